@@ -1,0 +1,1 @@
+"""FastAPI: parse, call a use case, answer."""

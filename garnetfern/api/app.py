@@ -1,0 +1,196 @@
+"""The application: routes of the interface, live pages, pictures, fonts, and the built interface itself."""
+
+import re
+from dataclasses import asdict
+from pathlib import Path
+from typing import Annotated, Any
+
+from fastapi import APIRouter, FastAPI, HTTPException, Query, Request
+from fastapi.concurrency import run_in_threadpool
+from fastapi.responses import FileResponse, HTMLResponse, Response
+from fastapi.staticfiles import StaticFiles
+
+from .. import __version__
+from ..core.picture.decode import MAX_BYTES
+from ..fonts import FOLDER as FONTS
+from ..service.build_up import BuildUp
+from ..service.check import check_page
+from ..service.remedies import overlay_remedy
+from ..service.studio import Studio
+from . import errors
+from . import models as m
+from .uploads import read_body
+
+WEB = Path(__file__).resolve().parent.parent / "web"
+FOREVER = {"cache-control": "public, max-age=31536000, immutable"}
+FRESH = {"cache-control": "no-store"}
+PICTURE_NAME = re.compile(r"[a-z0-9-]*?-(\d{1,5})-([0-9a-f]{10})\.webp")
+MAX_SITE_FILE = 500 * 1024 * 1024
+LIVE_POLICY = "default-src 'self'; script-src 'none'; style-src 'self' 'unsafe-inline'; frame-ancestors 'self'"
+LIVE_STYLE = "html { scrollbar-width: none; }"
+
+
+def _problem(status: int) -> dict[int | str, dict[str, Any]]:
+    return {status: {"model": m.ProblemView}}
+
+
+def document_routes(studio: Studio) -> APIRouter:
+    """State, changes, undo and redo, preview."""
+    api = APIRouter(prefix="/api", responses={**_problem(409), **_problem(422), **_problem(404)})
+
+    @api.get("/state", response_model=m.StateView)
+    def state() -> Any:
+        return asdict(studio.state())
+
+    @api.post("/change", response_model=m.StateView)
+    def change(body: m.KeptChange) -> Any:
+        return asdict(studio.change(body.revision, body.patch, body.label))
+
+    @api.post("/undo", response_model=m.StateView)
+    def undo(body: m.Change) -> Any:
+        return asdict(studio.undo(body.revision))
+
+    @api.post("/redo", response_model=m.StateView)
+    def redo(body: m.Change) -> Any:
+        return asdict(studio.redo(body.revision))
+
+    @api.post("/live", response_model=m.Live)
+    def live(body: m.Asked) -> Any:
+        site = studio.site(body.patch, body.revision)
+        page = studio.emitted(site, studio.page(site, body.page))
+        return {"fonts": page.fonts, "css": page.css, "body": page.body}
+
+    @api.get("/before", response_model=m.Live)
+    def before(page: str) -> Any:
+        site = studio.site_before()
+        found = studio.emitted(site, studio.page(site, page))
+        return {"fonts": found.fonts, "css": found.css, "body": found.body}
+
+    return api
+
+
+def computing_routes(studio: Studio) -> APIRouter:
+    """Readings, the build-up, remedies, and the rule."""
+    api = APIRouter(prefix="/api", responses={**_problem(409), **_problem(422), **_problem(404)})
+
+    @api.post("/readings", response_model=m.Readings)
+    def readings(body: m.Asked) -> Any:
+        site = studio.site(body.patch, body.revision)
+        found = check_page(studio.reader, site, studio.page(site, body.page))
+        return {"revision": body.revision, "readings": found}
+
+    @api.post("/build-up", response_model=m.BuildUpView)
+    def build_up(body: m.AskedBand) -> Any:
+        site = studio.site(body.patch, body.revision)
+        page = studio.page(site, body.page)
+        return BuildUp(studio.reader, site, page, studio.band(page, body.band)).cards()
+
+    @api.post("/overlay", response_model=m.OverlayView)
+    def overlay(body: m.AskedLayer) -> Any:
+        site = studio.site(body.patch, body.revision)
+        page = studio.page(site, body.page)
+        return overlay_remedy(studio.reader, site, page, studio.band(page, body.band), body.layer)
+
+    @api.get("/rule", response_model=m.RuleView)
+    def rule(page: str, band: str, selector: Annotated[str, Query(max_length=200)] = ".banner") -> Any:
+        site = studio.site()
+        found = studio.rule(site, studio.band(studio.page(site, page), band), selector)
+        return {"css": found.css, "left_out": list(found.left_out)}
+
+    @api.get("/fonts", response_model=list[m.FontView])
+    def fonts() -> Any:
+        return [
+            {
+                "family": f.name,
+                "character": f.character,
+                "stack": f.stack,
+                "least_weight": f.least_weight,
+                "most_weight": f.most_weight,
+                "variable": f.variable,
+            }
+            for f in studio.fonts.families
+        ]
+
+    return api
+
+
+def file_routes(studio: Studio) -> APIRouter:
+    """Pictures in, bundles and site files out and in."""
+    api = APIRouter(prefix="/api", responses={**_problem(409), **_problem(422), **_problem(413)})
+
+    @api.post("/pictures", response_model=m.Picked)
+    async def add_picture(request: Request, name: Annotated[str, Query(min_length=1, max_length=300)]) -> Any:
+        data = await read_body(request, MAX_BYTES, name[:80])
+        return {"asset": await run_in_threadpool(studio.add_picture, data, name)}
+
+    @api.get("/bundle.zip", response_class=Response)
+    def bundle() -> Response:
+        return _download(studio.bundle(), "garnetfern-bundle.zip")
+
+    @api.get("/site-file", response_class=Response)
+    def site_file() -> Response:
+        return _download(studio.site_file(), "site.garnetfern.zip")
+
+    @api.post("/site-file", response_model=m.StateView)
+    async def open_site_file(
+        request: Request, revision: int, name: Annotated[str, Query(max_length=120)] = "a site file"
+    ) -> Any:
+        data = await read_body(request, MAX_SITE_FILE, name)
+        return asdict(await run_in_threadpool(studio.open_site_file, data, revision, name))
+
+    return api
+
+
+def _download(data: bytes, name: str) -> Response:
+    headers = {"content-disposition": f'attachment; filename="{name}"', **FRESH}
+    return Response(data, media_type="application/zip", headers=headers)
+
+
+def visitor_routes(studio: Studio) -> APIRouter:
+    """Pages, pictures and fonts as a visitor's browser asks for them."""
+    routes = APIRouter(include_in_schema=False)
+
+    @routes.get("/live/{page}", response_class=HTMLResponse)
+    def live_page(page: str) -> HTMLResponse:
+        site = studio.site()
+        emitted = studio.emitted(site, studio.page(site, page))
+        styles = "".join(
+            f"<style id={name}>{text}</style>"
+            for name, text in (("gf-fonts", emitted.fonts), ("gf-css", emitted.css), ("gf-live", LIVE_STYLE))
+        )
+        return HTMLResponse(emitted.html(styles), headers={**FRESH, "content-security-policy": LIVE_POLICY})
+
+    @routes.get("/thumbs/{hash_}")
+    def thumb(hash_: str) -> FileResponse:
+        return FileResponse(studio.thumb_file(hash_), media_type="image/webp", headers=FOREVER)
+
+    @routes.get("/pictures/{name}")
+    def picture(name: str) -> FileResponse:
+        match = PICTURE_NAME.fullmatch(name)
+        if not match:
+            raise HTTPException(404, "There is no such picture.")
+        file = studio.rendition_file(match[2], int(match[1]))
+        return FileResponse(file, media_type="image/webp", headers=FOREVER)
+
+    return routes
+
+
+def create_app(data: Path) -> FastAPI:
+    """The application on a data folder."""
+    studio = Studio(data)
+    app = FastAPI(title="Garnetfern", version=__version__, docs_url=None, redoc_url=None, openapi_url="/api/openapi.json")
+    app.state.studio = studio
+    errors.install(app)
+    for routes in (document_routes, computing_routes, file_routes, visitor_routes):
+        app.include_router(routes(studio))
+
+    @app.api_route("/api/{rest:path}", methods=["GET", "POST", "PUT", "DELETE"], include_in_schema=False)
+    def no_such(rest: str) -> None:
+        raise HTTPException(404, f"There is no /api/{rest[:60]} here.")
+
+    app.mount("/fonts", StaticFiles(directory=FONTS), name="fonts")
+    if WEB.is_dir():
+        app.mount("/", StaticFiles(directory=WEB, html=True), name="web")
+    return app
+
+

@@ -1,0 +1,49 @@
+"""One handler for each family of errors; every answer is `{kind, message, path}`."""
+
+import logging
+
+from fastapi import FastAPI, Request
+from fastapi.exceptions import RequestValidationError
+from fastapi.responses import JSONResponse
+from starlette.exceptions import HTTPException
+
+from ..core.errors import GarnetfernError, NotFoundError, StaleError
+
+log = logging.getLogger("garnetfern")
+STATUS: dict[type[GarnetfernError], int] = {StaleError: 409, NotFoundError: 404}
+
+
+def problem(status: int, kind: str, message: str, path: str = "$") -> JSONResponse:
+    """An error answer."""
+    return JSONResponse({"kind": kind, "message": message, "path": path}, status)
+
+
+def _known(_: Request, error: Exception) -> JSONResponse:
+    assert isinstance(error, GarnetfernError)
+    status = next((code for cls, code in STATUS.items() if isinstance(error, cls)), 422)
+    return problem(status, error.kind, error.message, error.path)
+
+
+def _bad_request(_: Request, error: Exception) -> JSONResponse:
+    assert isinstance(error, RequestValidationError)
+    first = error.errors()[0]
+    path = "$" + "".join(f"[{p}]" if isinstance(p, int) else f".{p}" for p in first["loc"][1:])
+    return problem(422, "request", f"{first['msg']}.", path)
+
+
+def _http(_: Request, error: Exception) -> JSONResponse:
+    assert isinstance(error, HTTPException)
+    return problem(error.status_code, "http", str(error.detail))
+
+
+def _unforeseen(_: Request, error: Exception) -> JSONResponse:
+    log.error("unforeseen error", exc_info=error)
+    return problem(500, "internal", "Something went wrong inside. Nothing was changed; please try again.")
+
+
+def install(app: FastAPI) -> None:
+    """Register the handlers."""
+    app.add_exception_handler(GarnetfernError, _known)
+    app.add_exception_handler(RequestValidationError, _bad_request)
+    app.add_exception_handler(HTTPException, _http)
+    app.add_exception_handler(Exception, _unforeseen)

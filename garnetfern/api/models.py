@@ -1,0 +1,159 @@
+"""What the interface sends and gets. The TypeScript types are generated from these."""
+
+from typing import Any
+
+from pydantic import BaseModel, Field
+
+from ..core.document import Asset, Site
+
+
+class Change(BaseModel):
+    """A JSON Patch (RFC 6902) on the document of a revision."""
+
+    revision: int
+    patch: list[dict[str, Any]] = Field(default_factory=list, max_length=200)
+
+
+class KeptChange(Change):
+    """A change that becomes one step of the history."""
+
+    label: str = Field(min_length=1, max_length=200)
+
+
+class Asked(Change):
+    """Something to be computed on the document with a patch applied."""
+
+    page: str
+
+
+class AskedBand(Asked):
+    """The same for one band."""
+
+    band: str
+
+
+class AskedLayer(AskedBand):
+    """The same for one layer of a band."""
+
+    layer: str
+
+
+class Live(BaseModel):
+    """A page as the screens show it."""
+
+    fonts: str
+    css: str
+    body: str
+
+
+class StateView(BaseModel):
+    """Where the site stands."""
+
+    revision: int
+    document: Site
+    undo: str | None
+    redo: str | None
+    kept: str
+
+
+class LetterView(BaseModel):
+    """A judged letter; `box` is left, top, width, height in px of the page."""
+
+    index: int
+    character: str
+    line: int
+    word: str
+    box: tuple[float, float, float, float]
+    ratio: float
+    ground: str
+
+
+class ReadingView(BaseModel):
+    """The reading of a block in a situation."""
+
+    block: str
+    situation: str
+    name: str
+    screen: str
+    missing: bool
+    ratio: float | None
+    shown: str | None
+    required: float
+    meets: bool
+    vouched: bool
+    share: float
+    busyness: float
+    worst: LetterView | None
+    short: list[LetterView]
+    sentence: str
+
+
+class Readings(BaseModel):
+    """All readings of a page."""
+
+    revision: int
+    readings: list[ReadingView]
+
+
+class CardView(BaseModel):
+    """A card of the build-up: the picture as far as a layer, and the worst reading there."""
+
+    id: str
+    picture: str
+    ratio: float | None
+    shown: str | None
+    meets: bool | None
+    situation: str | None
+
+
+class BuildUpView(BaseModel):
+    """The cards of a band, and the block and requirement of the contrast line."""
+
+    cards: list[CardView]
+    block: str | None
+    required: float | None
+
+
+class OverlayView(BaseModel):
+    """The least opacity of an overlay; `opacity` is null where none suffices."""
+
+    layer: str
+    opacity: float | None
+    nearest: float
+    kept: float
+    sentence: str
+    worst: float | None
+    required: float | None
+    situation: str
+
+
+class RuleView(BaseModel):
+    """One CSS rule, and what it cannot say."""
+
+    css: str
+    left_out: list[str]
+
+
+class FontView(BaseModel):
+    """A shipped family."""
+
+    family: str
+    character: str
+    stack: str
+    least_weight: int
+    most_weight: int
+    variable: bool
+
+
+class ProblemView(BaseModel):
+    """What was wrong with a request."""
+
+    kind: str
+    message: str
+    path: str
+
+
+class Picked(BaseModel):
+    """The asset of a picture that was taken in."""
+
+    asset: Asset

@@ -1,0 +1,1 @@
+"""Colour: notation, spaces, contrast."""

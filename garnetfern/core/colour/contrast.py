@@ -1,0 +1,36 @@
+"""Contrast ratio (WCAG 2.2, definition of "contrast ratio") and what is required (1.4.3, 1.4.6, 1.4.11)."""
+
+from enum import StrEnum
+
+import numpy as np
+
+from .spaces import Pixels
+
+LARGE_PX = 24.0
+LARGE_BOLD_PX = 56 / 3  # 14 pt
+BOLD = 700
+
+
+class Requirement(StrEnum):
+    """The level a site has to meet."""
+
+    AA = "AA"
+    AAA = "AAA"
+
+
+def contrast(one: Pixels, other: Pixels) -> Pixels:
+    """Ratio 1..21 of two relative luminances; symmetric, broadcasts."""
+    result: Pixels = (np.maximum(one, other) + np.float32(0.05)) / (np.minimum(one, other) + np.float32(0.05))
+    return result
+
+
+def is_large(size: float, weight: int) -> bool:
+    """Whether text of this size in CSS px and weight is large-scale text (18 pt, or 14 pt and bold)."""
+    return size >= LARGE_PX or (size >= LARGE_BOLD_PX - 0.005 and weight >= BOLD)
+
+
+def required_ratio(size: float, weight: int, requirement: Requirement) -> float:
+    """The ratio that text of this size in CSS px and weight must reach."""
+    if requirement is Requirement.AAA:
+        return 4.5 if is_large(size, weight) else 7.0
+    return 3.0 if is_large(size, weight) else 4.5

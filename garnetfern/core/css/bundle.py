@@ -1,0 +1,38 @@
+"""A bundle: pages, one stylesheet, pictures and fonts, as files that open from disk."""
+
+from collections.abc import Callable
+
+from ..document import Asset, Site
+from ..resolve.fonts import FontBook
+from ..resolve.records import Rendition
+from .page import emit_page
+from .pictures import page_renditions
+from .urls import Urls, text_hash
+
+
+def bundle_files(
+    site: Site,
+    fonts: FontBook,
+    picture: Callable[[Asset, Rendition], bytes],
+    font: Callable[[str], bytes],
+) -> dict[str, bytes]:
+    """Path in the bundle to bytes. The first page is index.html; stylesheets carry a hash of their content."""
+    urls = Urls("../pictures/", "../fonts/")
+    files: dict[str, bytes] = {}
+    for n, page in enumerate(site.pages):
+        emitted = emit_page(site, page, fonts, urls)
+        css = emitted.fonts + emitted.css
+        sheet = f"css/{page.slug}-{text_hash(css)}.css"
+        files[sheet] = css.encode()
+        html = emitted.html(f'<link rel="stylesheet" href="{sheet}">')
+        files["index.html" if n == 0 else f"{page.slug}.html"] = html.encode()
+        for asset_id, rendition in page_renditions(site, page, fonts):
+            asset = site.asset(asset_id)
+            name = "pictures/" + urls.picture(asset, rendition).rsplit("/", 1)[1]
+            if name not in files:
+                files[name] = picture(asset, rendition)
+        for band in page.bands:
+            for block in band.blocks():
+                for face in fonts.family(block.lettering.font).faces:
+                    files.setdefault(f"fonts/{face.id}", font(face.id))
+    return files

@@ -1,0 +1,76 @@
+"""The shapes of letters: coverage masks from FreeType with light hinting, as the browser on Linux draws them."""
+
+import ctypes
+import io
+import threading
+from dataclasses import dataclass
+from functools import lru_cache
+
+import freetype
+import numpy as np
+from numpy.typing import NDArray
+
+from ..resolve.fonts import FontBook, used_size
+from ..resolve.records import BlockRecord, Line
+
+SUBPIXELS = 4
+"""Letters are placed in quarters of a px across."""
+
+
+@dataclass(frozen=True, eq=False)
+class Mask:
+    """Coverage 0..1 of a glyph; `left` and `top` place its corner from the pen, in px, downwards."""
+
+    left: int
+    top: int
+    coverage: NDArray[np.float32]
+
+
+class Glyphs:
+    """Draws glyphs of a font book. FreeType is not safe across threads, so a lock stands before it."""
+
+    def __init__(self, fonts: FontBook) -> None:
+        self._fonts = fonts
+        self._faces: dict[tuple[str, int], freetype.Face] = {}
+        self._lock = threading.Lock()
+        self.mask = lru_cache(maxsize=4096)(self._mask)
+
+    def _face(self, face_id: str, weight: int) -> freetype.Face:
+        key = (face_id, weight)
+        if key not in self._faces:
+            face = freetype.Face(io.BytesIO(self._fonts.face(face_id).data))
+            if self._fonts.family_of(face_id).variable:
+                face.set_var_design_coords((weight,))
+            self._faces[key] = face
+        return self._faces[key]
+
+    def _mask(self, face_id: str, weight: int, size: float, glyph: int, fraction: int) -> Mask:
+        with self._lock:
+            return self._rendered(face_id, weight, size, glyph, fraction)
+
+    def _rendered(self, face_id: str, weight: int, size: float, glyph: int, fraction: int) -> Mask:
+        face = self._face(face_id, weight)
+        face.set_char_size(int(size * 64), int(size * 64), 72, 72)
+        face.load_glyph(glyph, freetype.FT_LOAD_TARGET_LIGHT | freetype.FT_LOAD_NO_BITMAP)
+        freetype.FT_Outline_Translate(ctypes.byref(face.glyph.outline._FT_Outline), fraction * 64 // SUBPIXELS, 0)
+        face.glyph.render(freetype.FT_RENDER_MODE_NORMAL)
+        bitmap = face.glyph.bitmap
+        if not bitmap.width or not bitmap.rows:
+            return Mask(0, 0, np.zeros((0, 0), dtype=np.float32))
+        flat = np.array(bitmap.buffer, dtype=np.uint8).reshape(bitmap.rows, bitmap.pitch)[:, : bitmap.width]
+        return Mask(face.glyph.bitmap_left, -face.glyph.bitmap_top, flat.astype(np.float32) / np.float32(255))
+
+    def letters(self, block: BlockRecord, line: Line) -> list[tuple[int, int, int, Mask]]:
+        """The glyphs of a line: index of the character in the line's text, left, top (px of the page), mask."""
+        family = self._fonts.family(block.family)
+        size = used_size(block.size)
+        found = []
+        for run in line.runs:
+            for glyph, x, y, cluster in zip(run.glyphs, run.x, run.y, run.clusters, strict=True):
+                pen = line.x + x
+                quarters = int(pen * SUBPIXELS // 1)
+                left, fraction = divmod(quarters, SUBPIXELS)
+                mask = self.mask(run.face, family.weight(block.weight), size, glyph, fraction)
+                if mask.coverage.size:
+                    found.append((cluster, left + mask.left, round(line.baseline - y) + mask.top, mask))
+        return found

@@ -1,0 +1,85 @@
+"""Sampling a picture at a fractional place and size, as the browser's software raster does it."""
+
+from functools import lru_cache
+from typing import Protocol
+
+import cv2
+import numpy as np
+from numpy.typing import NDArray
+
+from ..colour.spaces import Pixels
+from ..resolve.records import ImageSheet, Rendition
+
+Region = tuple[int, int, int, int]
+"""Left, top, width and height in whole px of the page."""
+
+Picture = NDArray[np.uint8]
+"""Height x width x 3 (RGB) or 4 (RGBA, not premultiplied), 0..255."""
+
+FRACTIONS = 16
+"""The browser interpolates between neighbours in sixteenths, rounded down."""
+
+
+def _axis(count: int, drawn: float, start: float, first: int, length: int) -> tuple[NDArray[np.intp], ...]:
+    """Lower neighbours, upper neighbours and sixteenths for `length` pixels from `first` on."""
+    centre = (np.arange(first, first + length) + 0.5 - start) * (count / drawn) - 0.5
+    lower = np.floor(centre)
+    parts = np.floor((centre - lower) * FRACTIONS).astype(np.intp)
+    low = lower.astype(np.intp)
+    return np.clip(low, 0, count - 1), np.clip(low + 1, 0, count - 1), parts
+
+
+def halved(picture: Picture) -> Picture:
+    """The picture at half its size, each pixel the mean of four."""
+    height, width = picture.shape[:2]
+    size = (max(1, width // 2), max(1, height // 2))
+    return np.asarray(cv2.resize(picture, size, interpolation=cv2.INTER_AREA), dtype=np.uint8)
+
+
+def sample(
+    picture: Picture, drawn: tuple[float, float], start: tuple[float, float], region: Region
+) -> NDArray[np.uint8]:
+    """The part `region` (left, top, width, height in px) of a picture drawn `drawn` wide and high from `start` on.
+
+    Outside the picture the nearest pixel is repeated. Result: height x width x channels.
+    """
+    while picture.shape[1] > 2 * drawn[0] and picture.shape[0] > 2 * drawn[1]:
+        picture = halved(picture)
+    left, top, width, height = region
+    x0, x1, fx = _axis(picture.shape[1], drawn[0], start[0], left, width)
+    y0, y1, fy = _axis(picture.shape[0], drawn[1], start[1], top, height)
+    lo, hi = x0.min(), x1.max() + 1
+    rows0 = picture[y0, lo:hi].astype(np.float32)
+    rows1 = picture[y1, lo:hi].astype(np.float32)
+    rows = rows0 + (rows1 - rows0) * (fy / FRACTIONS).astype(np.float32)[:, None, None]
+    left_px, right_px = rows[:, x0 - lo], rows[:, x1 - lo]
+    blended: Pixels = left_px + (right_px - left_px) * (fx / FRACTIONS).astype(np.float32)[None, :, None]
+    return blended.astype(np.uint8)
+
+
+class PictureSource(Protocol):
+    """Where decoded renditions come from."""
+
+    def pixels(self, rendition: Rendition) -> Picture:
+        """The decoded picture, sRGB, exactly as the browser gets it."""
+        ...
+
+
+class Sampler:
+    """Samples pictures for painting, and keeps what it sampled for small regions: an overlay's change asks again."""
+
+    KEPT = 96
+    SMALL = 700_000
+
+    def __init__(self, source: PictureSource) -> None:
+        self._source = source
+        self._kept = lru_cache(maxsize=self.KEPT)(self._sample)
+
+    def _sample(self, rendition: Rendition, drawn: tuple[float, float], start: tuple[float, float], part: Region) -> Picture:
+        return sample(self._source.pixels(rendition), drawn, start, part)
+
+    def sampled(self, sheet: ImageSheet, part: Region) -> Picture:
+        """The pixels of an image sheet in a part of the page."""
+        tile = sheet.tile
+        how = self._kept if part[2] * part[3] <= self.SMALL else self._sample
+        return how(sheet.rendition, (tile.width, tile.height), (tile.x, tile.y), part)

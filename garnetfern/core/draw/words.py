@@ -1,0 +1,32 @@
+"""Words laid over a painted backdrop."""
+
+import numpy as np
+
+from ..colour.spaces import Pixels
+from ..resolve.records import Box, PageRecord
+from .glyphs import Glyphs
+from .paint import paint_backdrops
+from .sample import Region, Sampler
+
+
+def paint_words(canvas: Pixels, page: PageRecord, region: Region, glyphs: Glyphs) -> None:
+    """Fill the letters of every block in their colour, in place."""
+    for block in (b for band in page.bands for b in band.blocks):
+        fill = np.array(block.fill.rgb, dtype=np.float32)
+        for line in block.lines:
+            for _, left, top, mask in glyphs.letters(block, line):
+                height, width = mask.coverage.shape
+                common = Box(left, top, width, height).cut(Box(*region))
+                if common is None:
+                    continue
+                x, y, w, h = (int(v) for v in (common.x, common.y, common.width, common.height))
+                cover = mask.coverage[y - top : y - top + h, x - left : x - left + w, None] * np.float32(block.fill.alpha)
+                part = canvas[y - region[1] : y - region[1] + h, x - region[0] : x - region[0] + w]
+                part += (fill - part) * cover
+
+
+def draw_page(page: PageRecord, region: Region, pictures: Sampler, glyphs: Glyphs) -> Pixels:
+    """A region of the page with its words. Height x width x 3, 0..255."""
+    canvas = paint_backdrops(page, region, pictures)
+    paint_words(canvas, page, region, glyphs)
+    return canvas

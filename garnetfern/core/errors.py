@@ -1,0 +1,89 @@
+"""What can be wrong with what somebody hands in.
+
+GarnetfernError
+├─ DocumentError      a site document that is not valid; carries every problem with its path
+├─ LengthError        a text that is not a length
+├─ ColourError        a text that is not a colour
+├─ PictureError       a file that cannot be used as a picture
+├─ SiteFileError      a site file (zip) that cannot be opened
+├─ NotFoundError      something that was asked for is not there
+└─ StaleError         a change that was based on an older revision
+
+Every message states the rule and what was received, in words for the person at the screen.
+"""
+
+from dataclasses import dataclass
+
+
+class GarnetfernError(Exception):
+    """Base of all errors a caller can do something about. `path` says where in the document."""
+
+    kind = "error"
+
+    def __init__(self, message: str, path: str = "$") -> None:
+        super().__init__(message)
+        self.message = message
+        self.path = path
+
+
+@dataclass(frozen=True)
+class Problem:
+    """One thing that is wrong: its kind, a sentence, and its place as a path like `$.pages[0].slug`."""
+
+    kind: str
+    message: str
+    path: str
+
+
+class DocumentError(GarnetfernError):
+    """The document breaks a rule. `problems` lists all of them; the first is the message."""
+
+    kind = "document"
+
+    def __init__(self, problems: list[Problem]) -> None:
+        super().__init__(problems[0].message, problems[0].path)
+        self.problems = problems
+
+
+class LengthError(GarnetfernError, ValueError):
+    """The text is not a length of CSS Values 4 that this product takes."""
+
+    kind = "length"
+
+
+class ColourError(GarnetfernError, ValueError):
+    """The text is not a colour."""
+
+    kind = "colour"
+
+
+class PictureError(GarnetfernError):
+    """The file cannot be used as a picture; the message says why."""
+
+    kind = "picture"
+
+
+class SiteFileError(GarnetfernError):
+    """The site file cannot be opened; nothing of it was taken over."""
+
+    kind = "site-file"
+
+
+class NotFoundError(GarnetfernError):
+    """What was asked for is not there."""
+
+    kind = "not-found"
+
+
+class StaleError(GarnetfernError):
+    """The change was based on revision `based_on`, but the site is at `current`; nothing was written."""
+
+    kind = "stale"
+
+    def __init__(self, based_on: int, current: int) -> None:
+        super().__init__(
+            f"The site has moved on (it is at revision {current}, this change was made on {based_on}). "
+            "Nothing was overwritten; the newer state is shown."
+        )
+        self.based_on = based_on
+        self.current = current

@@ -1,0 +1,124 @@
+"""What a picture file really is. Files are judged by their bytes, never by their names."""
+
+import io
+import warnings
+from dataclasses import dataclass
+from typing import Literal
+
+from PIL import Image, ImageCms, ImageOps
+
+from ..errors import PictureError
+
+MAX_BYTES = 50 * 1024 * 1024
+MAX_PIXELS = 80_000_000
+PictureType = Literal["jpeg", "png", "webp", "avif"]
+ENDINGS: dict[PictureType, tuple[str, ...]] = {
+    "jpeg": (".jpg", ".jpeg", ".jpe", ".jfif"),
+    "png": (".png",),
+    "webp": (".webp",),
+    "avif": (".avif",),
+}
+KINDS = "JPEG, PNG, WebP and AVIF pictures are taken"
+
+Image.MAX_IMAGE_PIXELS = None  # sizes are checked from the header below, with a message of our own
+
+
+@dataclass(frozen=True)
+class Facts:
+    """A picture's true type, its size in px after rotation, whether it has transparency, and what was noticed."""
+
+    type: PictureType
+    width: int
+    height: int
+    alpha: bool
+    note: str
+
+
+def sniff(data: bytes) -> PictureType | None:
+    """The type by the first bytes, or None."""
+    if data[:3] == b"\xff\xd8\xff":
+        return "jpeg"
+    if data[:8] == b"\x89PNG\r\n\x1a\n":
+        return "png"
+    if data[:4] == b"RIFF" and data[8:12] == b"WEBP":
+        return "webp"
+    if data[4:8] == b"ftyp" and b"avif" in data[8:40]:
+        return "avif"
+    return None
+
+
+def _opened(data: bytes, name: str) -> tuple[PictureType, Image.Image]:
+    if not data:
+        raise PictureError(f"{name} is empty (0 bytes). {KINDS}. Nothing was changed.")
+    if len(data) > MAX_BYTES:
+        size = len(data) / 1024 / 1024
+        raise PictureError(f"{name} has {size:.0f} MB; pictures have 50 MB at the most. Nothing was changed.")
+    kind = sniff(data)
+    if kind is None:
+        raise PictureError(f"{name} is not a picture of a known kind, whatever its name says. {KINDS}.")
+    try:
+        with warnings.catch_warnings():
+            warnings.simplefilter("ignore")
+            image = Image.open(io.BytesIO(data), formats=[kind.upper()])
+    except Exception as error:
+        raise PictureError(f"{name} begins like a {kind.upper()} picture, but its header is damaged.") from error
+    if image.width * image.height > MAX_PIXELS:
+        million = image.width * image.height / 1e6
+        raise PictureError(
+            f"{name} unfolds to {image.width} x {image.height} px ({million:.0f} megapixels); "
+            "80 megapixels are the most. It was not unfolded."
+        )
+    return kind, image
+
+
+def _has_alpha(image: Image.Image) -> bool:
+    if image.mode in ("RGBA", "LA", "PA"):
+        low, _ = image.getchannel("A").getextrema()
+        return bool(low < 255)  # type: ignore[operator]
+    return "transparency" in image.info
+
+
+def load(data: bytes, name: str = "This file", draft: tuple[int, int] | None = None) -> Image.Image:
+    """Decode to RGB or RGBA in sRGB, upright. `draft` lets a JPEG be decoded smaller, not below that size.
+
+    Raises PictureError where the data are damaged or end too early.
+    """
+    _, image = _opened(data, name)
+    profile = image.info.get("icc_profile")
+    try:
+        with warnings.catch_warnings():
+            warnings.simplefilter("ignore")
+            if draft and image.format == "JPEG" and image.mode in ("RGB", "L"):
+                image.draft(image.mode, draft)
+            image.load()
+            upright = ImageOps.exif_transpose(image) or image
+    except Exception as error:
+        raise PictureError(
+            f"{name} is damaged: its data end too early or cannot be read. It was not taken; save it anew and try again."
+        ) from error
+    return _to_srgb(upright, profile)
+
+
+def _to_srgb(image: Image.Image, profile: bytes | None) -> Image.Image:
+    alpha = _has_alpha(image)
+    if profile and image.mode in ("RGB", "CMYK", "L"):
+        try:
+            source = ImageCms.ImageCmsProfile(io.BytesIO(profile))
+            converted = ImageCms.profileToProfile(image, source, ImageCms.createProfile("sRGB"), outputMode="RGB")
+            return converted or image.convert("RGB")
+        except (ImageCms.PyCMSError, OSError):
+            pass  # a broken profile: the colours are taken as sRGB
+    if image.mode.startswith(("I", "F")):
+        image = image.convert("I").point(lambda v: v / 256).convert("L")
+    return image.convert("RGBA" if alpha else "RGB")
+
+
+def examine(data: bytes, name: str) -> Facts:
+    """Check a file that somebody hands in by decoding all of it. Raises PictureError with the reason."""
+    kind, _ = _opened(data, name)
+    image = load(data, name)
+    notes = []
+    dot = name.rfind(".")
+    if dot > 0 and name[dot:].lower() not in ENDINGS[kind]:
+        notes.append(f"Its name ends in {name[dot:][:12]}, but it is a {kind.upper()} picture and was taken as one.")
+    return Facts(kind, image.width, image.height, image.mode == "RGBA", " ".join(notes))

@@ -1,0 +1,32 @@
+"""Renditions: a picture at one width, as the file that visitors get."""
+
+import io
+
+import numpy as np
+from PIL import Image
+
+from ..draw.sample import Picture
+from ..resolve.records import Rendition
+from .decode import load
+
+QUALITY = 82
+EFFORT = 3
+
+
+def encode_rendition(original: bytes, rendition: Rendition) -> bytes:
+    """WebP bytes of a picture at a rendition's size: upright, sRGB, without metadata."""
+    image = load(original, draft=(rendition.width * 2, rendition.height * 2))
+    if image.size != (rendition.width, rendition.height):
+        image = image.resize((rendition.width, rendition.height), Image.Resampling.LANCZOS, reducing_gap=3.0)
+    out = io.BytesIO()
+    if rendition.lossless:
+        image.save(out, "WEBP", lossless=True, method=4, exact=True)
+    else:
+        image.save(out, "WEBP", quality=QUALITY, method=EFFORT)
+    return out.getvalue()
+
+
+def decode_rendition(data: bytes) -> Picture:
+    """Pixels of a rendition's file: height x width x 3 or 4, as the browser decodes them."""
+    image = Image.open(io.BytesIO(data))
+    return np.asarray(image.convert("RGBA" if image.mode == "RGBA" else "RGB"))

@@ -1,0 +1,42 @@
+"""The ways in which a visitor can meet a page: every screen, at rest and with its pictures missing."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from ..document import ImageLayer, Page, Screen, Site
+from ..resolve.lengths import Viewport
+from ..resolve.records import BandRecord, ImageSheet, Sheet
+
+
+@dataclass(frozen=True)
+class Situation:
+    """One situation: a screen, and whether the pictures are missing. `name` is for people."""
+
+    id: str
+    name: str
+    screen: str
+    viewport: Viewport
+    missing: bool = False
+
+    def sheets(self, band: BandRecord) -> tuple[Sheet, ...]:
+        """What of a band's backdrop is there in this situation."""
+        if not self.missing:
+            return band.sheets
+        return tuple(s for s in band.sheets if not isinstance(s, ImageSheet))
+
+
+def _has_picture(page: Page) -> bool:
+    return any(isinstance(layer, ImageLayer) and layer.visible for band in page.bands for layer in band.backdrop.layers)
+
+
+def situations_of(screen: Screen, page: Page) -> Iterator[Situation]:
+    """The situations of one screen."""
+    viewport = Viewport(screen.width, screen.height)
+    yield Situation(f"{screen.id}:rest", screen.name, screen.id, viewport)
+    if _has_picture(page):
+        yield Situation(f"{screen.id}:missing", f"{screen.name}, picture missing", screen.id, viewport, True)
+
+
+def situations(site: Site, page: Page) -> tuple[Situation, ...]:
+    """All situations of a page, in the order of the site's screens."""
+    return tuple(s for screen in site.screens for s in situations_of(screen, page))

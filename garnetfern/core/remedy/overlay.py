@@ -1,0 +1,156 @@
+"""The least opacity of a colour overlay at which every reading of its band meets the requirement."""
+
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+
+from ..colour.notation import parse_colour
+from ..document import Band, ColourLayer, Page, Site
+from ..draw.paint import paint_backdrops, whole
+from ..reading import Reader, Reading, Situation, situations
+from ..resolve.records import BandRecord, BlockRecord, PageRecord, Sheet
+from .kept import kept
+
+FINE = 0.004
+STEP = 0.01
+SCAN = 20
+
+
+@dataclass(frozen=True)
+class OverlayRemedy:
+    """`opacity` (None: there is none that suffices), the worst reading then, and how much of the picture is kept.
+
+    Where there is none, `worst` is the reading at `nearest`, the opacity that comes nearest.
+    """
+
+    opacity: float | None
+    nearest: float
+    worst: Reading | None
+    kept: float
+
+
+class _Trial:
+    """The readings of a band's blocks as functions of one overlay's opacity."""
+
+    def __init__(self, reader: Reader, site: Site, page: Page, band: Band, layer: ColourLayer) -> None:
+        self.reader, self.site, self.layer = reader, site, layer
+        self.cases: list[tuple[Situation, PageRecord, BlockRecord]] = []
+        records: dict[str, PageRecord] = {}
+        self.band = band.id
+        for situation in situations(site, page):
+            record = records.setdefault(situation.screen, reader.resolve(site, page, situation))
+            found = record.band(band.id)
+            self.cases += [(situation, record, block) for block in (found.blocks if found else ()) if block.lines]
+        self.records = records
+
+    def with_opacity(self, sheets: tuple[Sheet, ...], opacity: float) -> tuple[Sheet, ...]:
+        """The sheets, the overlay's opacity changed."""
+        return tuple(replace(s, opacity=opacity) if s.id == self.layer.id else s for s in sheets)
+
+    def reading(self, case: tuple[Situation, PageRecord, BlockRecord], opacity: float) -> Reading:
+        """One case at an opacity."""
+        situation, record, block = case
+
+        def keep(band: BandRecord) -> tuple[Sheet, ...]:
+            sheets = situation.sheets(band)
+            return self.with_opacity(sheets, opacity) if band.id == self.band else sheets
+
+        return self.reader.read(record, block, situation.id, self.site.requirement, keep)
+
+    def worst(self, opacity: float) -> Reading | None:
+        """The reading furthest below its requirement, by their quotient."""
+        readings = [self.reading(case, opacity) for case in self.cases]
+        return min((r for r in readings if r.ratio is not None), key=_quotient, default=None)
+
+
+def _quotient(reading: Reading) -> float:
+    return (reading.ratio or 0.0) / reading.required
+
+
+def _bisect(meets: Callable[[float], bool], low: float, high: float) -> float:
+    """The least value that meets between `low`, which does not, and `high`, which does, to within FINE."""
+    while high - low > FINE:
+        middle = (low + high) / 2
+        if meets(middle):
+            high = middle
+        else:
+            low = middle
+    return high
+
+
+def _raised(trial: _Trial) -> float | None:
+    """Raise the opacity for one case after the other; None where a case is met nowhere above."""
+    best = 0.0
+    for case in trial.cases:
+
+        def meets(opacity: float, case: tuple[Situation, PageRecord, BlockRecord] = case) -> bool:
+            return trial.reading(case, opacity).meets
+
+        if meets(best):
+            continue
+        steps = [1.0, *(n / SCAN for n in range(1, SCAN))]
+        high = next((s for s in steps if s > best and meets(s)), None)
+        if high is None:
+            return None
+        best = _bisect(meets, best, high)
+    return best
+
+
+def _up(opacity: float) -> float:
+    return min(1.0, -int(-(opacity - 1e-9) / STEP // 1) * STEP)
+
+
+def _scanned(trial: _Trial) -> float | None:
+    """The first of twenty steps at which all cases are met, refined."""
+
+    def meets(opacity: float) -> bool:
+        worst = trial.worst(opacity)
+        return worst is None or worst.meets
+
+    low = 0.0
+    for n in range(SCAN + 1):
+        if meets(n / SCAN):
+            return n / SCAN if n == 0 else _bisect(meets, low, n / SCAN)
+        low = n / SCAN
+    return None
+
+
+def _settled(trial: _Trial, opacity: float | None) -> float | None:
+    """Rounded up to whole per cent where the readings hold there too; None where they do not hold at all."""
+    if opacity is None:
+        return None
+    for candidate in (round(_up(opacity), 4), opacity):
+        worst = trial.worst(candidate)
+        if worst is None or worst.meets:
+            return candidate
+    return None
+
+
+def least_opacity(reader: Reader, site: Site, page: Page, band: Band, layer: ColourLayer) -> OverlayRemedy:
+    """Search all situations at once; the result is checked again in full before it is given."""
+    trial = _Trial(reader, site, page, band, layer)
+    opacity = _settled(trial, _raised(trial))
+    if opacity is None:
+        opacity = _settled(trial, _scanned(trial))
+    if opacity is not None:
+        return OverlayRemedy(opacity, opacity, trial.worst(opacity), _kept(trial, opacity))
+    tried = [(n / SCAN, trial.worst(n / SCAN)) for n in range(SCAN + 1)]
+    nearest, worst = max(tried, key=lambda t: _quotient(t[1]) if t[1] else 0.0)
+    return OverlayRemedy(None, nearest, worst, _kept(trial, nearest))
+
+
+def _kept(trial: _Trial, opacity: float) -> float:
+    """The mean over the screens of what the band's picture keeps."""
+    shares = []
+    for record in trial.records.values():
+        band = record.band(trial.band)
+        if band is None or not band.box.height:
+            continue
+        region = whole(band.box.snapped())
+        before = paint_backdrops(record, region, trial.reader.pictures)
+
+        def changed(found: BandRecord) -> tuple[Sheet, ...]:
+            return trial.with_opacity(found.sheets, opacity)
+
+        after = paint_backdrops(record, region, trial.reader.pictures, changed)
+        shares.append(kept(before, after, parse_colour(trial.layer.colour)))
+    return sum(shares) / len(shares) if shares else 100.0

@@ -1,0 +1,57 @@
+"""Lengths to px (CSS Values 4, sections 5, 6 and 10.3)."""
+
+from dataclasses import dataclass
+
+from ..document.length import Sum, parse_length
+
+ROOT_SIZE = 16.0
+
+
+@dataclass(frozen=True)
+class Viewport:
+    """The size of the initial containing block in CSS px."""
+
+    width: float
+    height: float
+
+
+@dataclass(frozen=True)
+class Scale:
+    """What relative units refer to, in px: the viewport, the font size (em) and the percentage base."""
+
+    viewport: Viewport
+    em: float = ROOT_SIZE
+    base: float = 0.0
+
+    def _unit(self, unit: str) -> float:
+        match unit:
+            case "px":
+                return 1.0
+            case "%":
+                return self.base / 100
+            case "vw":
+                return self.viewport.width / 100
+            case "vh":
+                return self.viewport.height / 100
+            case "rem":
+                return ROOT_SIZE
+            case _:
+                return self.em
+
+    def _sum(self, terms: Sum) -> float:
+        return sum(term.value * self._unit(term.unit) for term in terms)
+
+    def px(self, text: str) -> float:
+        """The length in CSS px. In clamp() the least wins over the most. Raises LengthError."""
+        length = parse_length(text)
+        value = self._sum(length.wanted)
+        if length.most is not None:
+            value = min(value, self._sum(length.most))
+        if length.least is not None:
+            value = max(value, self._sum(length.least))
+        return value
+
+
+def layout_unit(px: float) -> float:
+    """Floored to the browser's layout unit, 1/64 px."""
+    return int(px * 64) / 64 if px >= 0 else -(int(-px * 64) / 64)

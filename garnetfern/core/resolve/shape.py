@@ -1,0 +1,93 @@
+"""Shaping: a line's text to glyphs with positions."""
+
+from dataclasses import dataclass
+from functools import lru_cache
+
+import uharfbuzz as hb
+
+from .fonts import Face, Family, used_size
+from .records import Run
+
+_UNIT = 1 / 65536
+
+
+@dataclass(frozen=True)
+class Setting:
+    """A family at a size and weight, ready to shape with."""
+
+    family: Family
+    weight: int
+    size: float
+
+    @property
+    def used(self) -> float:
+        """The size that is really shaped with."""
+        return used_size(self.size)
+
+
+@dataclass(frozen=True)
+class Shaped:
+    """Glyph runs of a text and its width in px. `missing` are the characters without a glyph."""
+
+    runs: tuple[Run, ...]
+    width: float
+    missing: str = ""
+
+
+def _pieces(text: str, family: Family) -> list[tuple[int, str, Face | None]]:
+    """The text cut where the face changes: start, piece, face."""
+    pieces: list[tuple[int, str, Face | None]] = []
+    for at, character in enumerate(text):
+        face = family.face_for(ord(character))
+        if pieces and pieces[-1][2] is face:
+            start, piece, _ = pieces[-1]
+            pieces[-1] = (start, piece + character, face)
+        else:
+            pieces.append((at, character, face))
+    return pieces
+
+
+@lru_cache(maxsize=8192)
+def shape(text: str, setting: Setting) -> Shaped:
+    """Shape a text without line breaks. Characters without a glyph take the width of an em."""
+    runs: list[Run] = []
+    missing = ""
+    pen = 0.0
+    for start, piece, face in _pieces(text, setting.family):
+        if face is None:
+            missing += piece
+            pen += setting.used * len(piece)
+            continue
+        buffer = hb.Buffer()
+        buffer.add_str(piece)
+        buffer.guess_segment_properties()
+        hb.shape(face.sized(setting.used, setting.weight, setting.family.variable), buffer)
+        glyphs, xs, ys, clusters = [], [], [], []
+        for info, position in zip(buffer.glyph_infos, buffer.glyph_positions, strict=True):
+            glyphs.append(info.codepoint)
+            xs.append(pen + position.x_offset * _UNIT)
+            ys.append(position.y_offset * _UNIT)
+            clusters.append(start + info.cluster)
+            pen += position.x_advance * _UNIT
+        runs.append(Run(face.id, tuple(glyphs), tuple(xs), tuple(ys), tuple(clusters)))
+    return Shaped(tuple(runs), pen, missing)
+
+
+@lru_cache(maxsize=1024)
+def pen_positions(text: str, setting: Setting) -> tuple[float, ...]:
+    """How far the pen has come before each character of the text, and at its end, px.
+
+    Within a cluster of several characters the advance is spread evenly.
+    """
+    shaped = shape(text, setting)
+    starts = sorted({(c, x) for run in shaped.runs for c, x in zip(run.clusters, run.x, strict=True)})
+    found: dict[int, float] = {}
+    for cluster, x in starts:
+        found.setdefault(cluster, x)
+    marks = [*found.items(), (len(text), shaped.width)]
+    positions = [0.0] * (len(text) + 1)
+    for (at, x), (after, x_after) in zip(marks, marks[1:], strict=False):
+        for k in range(at, after):
+            positions[k] = x + (x_after - x) * (k - at) / (after - at)
+    positions[len(text)] = shaped.width
+    return tuple(positions)

@@ -1,0 +1,174 @@
+"""The sample site as a site file."""
+
+import hashlib
+from typing import Any
+
+from ..core.document import read_site
+from ..core.picture import examine
+from ..fonts import shipped_fonts
+from ..service.site_file import SiteFile
+from .pictures import DRAWERS, draw_picture
+
+NAMES = {
+    "glasshouse-dawn": "Glasshouse at dawn.jpg",
+    "misted-panes": "Misted panes.jpg",
+    "lantern-night": "Lantern night.jpg",
+    "fern-close": "Fern, close.jpg",
+    "reading-room": "Reading room.jpg",
+}
+SCREENS = [
+    {"id": "desktop", "name": "Desktop", "width": 1440, "height": 900, "least": 1024, "most": 10000},
+    {"id": "tablet", "name": "Tablet", "width": 820, "height": 1180, "least": 600, "most": 1023},
+    {"id": "phone", "name": "Phone", "width": 390, "height": 844, "least": 0, "most": 599},
+]
+
+
+def asset(asset_id: str, data: bytes) -> dict[str, Any]:
+    """The entry of a picture in the document."""
+    facts = examine(data, NAMES[asset_id])
+    return {
+        "id": asset_id,
+        "name": NAMES[asset_id],
+        "hash": hashlib.sha256(data).hexdigest(),
+        "type": facts.type,
+        "width": facts.width,
+        "height": facts.height,
+        "bytes": len(data),
+    }
+
+
+def words(block_id: str, kind: str, wording: str, font: str, size: str, colour: str, **more: Any) -> dict[str, Any]:
+    """A block of words."""
+    lettering = {"font": font, "size": size, "colour": colour, **more.pop("lettering", {})}
+    return {"id": block_id, "kind": kind, "wording": wording, "lettering": lettering, **more}
+
+
+def _header() -> dict[str, Any]:
+    name = words("site-name", "text", "Marrowby Fern House", "Young Serif", "20px", "#2b3d33", lettering={"line": 1.4})
+    return {
+        "id": "top",
+        "name": "Header",
+        "role": "header",
+        "padding": {"block": "14px", "inline": "6vw"},
+        "content": {"width": "1240px"},
+        "backdrop": {"base": "#f4efe4"},
+        "columns": [{"id": "top-words", "blocks": [name]}],
+    }
+
+
+def _banner() -> dict[str, Any]:
+    heading = words(
+        "headline",
+        "heading",
+        "A hundred ferns under old glass",
+        "Young Serif",
+        "clamp(34px, 4.4vw, 64px)",
+        "#fbf7ee",
+        level=1,
+        width="620px",
+        lettering={"line": 1.08},
+    )
+    line = words(
+        "opening",
+        "text",
+        "Open from ten until the light goes. Free on the first Sunday of every month.",
+        "Hanken Grotesk",
+        "clamp(17px, 1.4vw, 20px)",
+        "#fbf7ee",
+        width="30rem",
+        lettering={"weight": 500},
+    )
+    return {
+        "id": "banner",
+        "name": "Banner",
+        "role": "banner",
+        "height": {"min": "62vh"},
+        "padding": {"block": "clamp(32px, 5vw, 72px)", "inline": "6vw"},
+        "content": {"width": "1240px", "stand": "end"},
+        "backdrop": {
+            "base": "#20302a",
+            "layers": [
+                {"kind": "image", "id": "dawn", "name": "Glasshouse at dawn", "asset": "glasshouse-dawn", "focal": [0.72, 0.44]},
+                {"kind": "colour", "id": "dusk", "name": "Dusk", "colour": "#0b1a14", "opacity": 0.2},
+            ],
+        },
+        "columns": [{"id": "banner-words", "gap": "18px", "blocks": [heading, line]}],
+    }
+
+
+def _week() -> dict[str, Any]:
+    left = [
+        words("week", "heading", "This week in the house", "Young Serif", "28px", "#23332b", level=2, lettering={"line": 1.2}),
+        words(
+            "week-text",
+            "text",
+            "The royal ferns have opened on the south bench. Volunteers water at eight; visitors are welcome to help.",
+            "Hanken Grotesk",
+            "17px",
+            "#34453c",
+        ),
+    ]
+    right = [
+        words("fair", "heading", "The fern fair", "Young Serif", "28px", "#23332b", level=2, lettering={"line": 1.2}),
+        words(
+            "fair-text",
+            "text",
+            "On the last Saturday in May. Bring a pot, take a fern home; the reading room serves tea.",
+            "Hanken Grotesk",
+            "17px",
+            "#34453c",
+        ),
+    ]
+    return {
+        "id": "week-band",
+        "name": "This week",
+        "padding": {"block": "44px", "inline": "6vw"},
+        "content": {"width": "1240px", "gap": "48px"},
+        "backdrop": {"base": "#f4efe4"},
+        "columns": [{"id": "week-left", "blocks": left}, {"id": "week-right", "blocks": right}],
+    }
+
+
+def _footer() -> dict[str, Any]:
+    line = words(
+        "address", "text", "Marrowby Fern House, kept by its volunteers", "Hanken Grotesk", "15px", "#d9e2d6"
+    )
+    return {
+        "id": "foot",
+        "name": "Footer",
+        "role": "footer",
+        "padding": {"block": "28px", "inline": "6vw"},
+        "content": {"width": "1240px"},
+        "backdrop": {"base": "#20302a"},
+        "columns": [{"id": "foot-words", "blocks": [line]}],
+    }
+
+
+def demo_document(assets: list[dict[str, Any]]) -> dict[str, Any]:
+    """The document of the sample site as plain JSON."""
+    return {
+        "format": "garnetfern-site",
+        "version": 1,
+        "name": "Marrowby Fern House",
+        "language": "en-GB",
+        "palette": ["#20302a", "#0b1a14", "#f4efe4", "#fbf7ee", "#7a1f2b", "#3f6f46"],
+        "screens": SCREENS,
+        "assets": assets,
+        "pages": [
+            {
+                "id": "home",
+                "slug": "home",
+                "title": "Marrowby Fern House",
+                "backdrop": {"base": "#f4efe4"},
+                "bands": [_header(), _banner(), _week(), _footer()],
+            }
+        ],
+    }
+
+
+def demo_site_file() -> SiteFile:
+    """The sample site with its pictures."""
+    pictures = {asset_id: draw_picture(asset_id) for asset_id in DRAWERS}
+    entries = [asset(asset_id, data) for asset_id, data in pictures.items()]
+    site = read_site(demo_document(entries), shipped_fonts().names())
+    return SiteFile(site, {entry["hash"]: pictures[entry["id"]] for entry in entries})

@@ -1,0 +1,28 @@
+"""The open fonts that ship with the application, read from this folder."""
+
+import json
+from functools import lru_cache
+from pathlib import Path
+
+from ..core.resolve.fonts import Face, Family, FontBook, parse_unicode_range, unpack_woff2
+
+FOLDER = Path(__file__).parent
+
+
+def font_bytes(file: str) -> bytes:
+    """The woff2 bytes of a font file named in the catalogue."""
+    return (FOLDER / file).read_bytes()
+
+
+@lru_cache(maxsize=1)
+def shipped_fonts() -> FontBook:
+    """All shipped families, ready for shaping. Unpacked once in a process."""
+    families = []
+    for entry in json.loads((FOLDER / "catalogue.json").read_text()):
+        faces = tuple(
+            Face(f["file"], unpack_woff2(font_bytes(f["file"])), f["unicode_range"], parse_unicode_range(f["unicode_range"]))
+            for f in entry["files"]
+        )
+        least, most = entry["weights"]
+        families.append(Family(entry["family"], entry["category"], entry["character"], least, most, entry["variable"], faces))
+    return FontBook(tuple(families))

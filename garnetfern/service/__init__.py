@@ -1,0 +1,1 @@
+"""The use cases that join core and store."""

@@ -1,0 +1,41 @@
+"""New assets for a site: ids that are free, names that tell which is which."""
+
+import re
+
+from ..core.document import Asset, Site
+from ..core.picture import Facts
+
+
+def _free(wanted: str, taken: set[str]) -> str:
+    if wanted not in taken:
+        return wanted
+    number = next(n for n in range(2, len(taken) + 3) if f"{wanted[:34]}-{n}" not in taken)
+    return f"{wanted[:34]}-{number}"
+
+
+def new_asset(site: Site, name: str, hash_: str, size: int, facts: Facts) -> Asset:
+    """The asset of a kept picture. The same bytes give the asset that is there; an equal name gets a number."""
+    known = next((a for a in site.assets if a.hash == hash_), None)
+    if known is not None:
+        return known
+    plain = re.sub(r"[\x00-\x1f\x7f]+", " ", name.replace("\\", "/").rsplit("/", 1)[-1]).strip()[:110] or "picture"
+    slug = re.sub(r"[^a-z0-9]+", "-", plain.rsplit(".", 1)[0].lower()).strip("-")
+    slug = f"p-{slug}" if not slug[:1].isalpha() else slug
+    names = {a.name for a in site.assets}
+    stem, dot, ending = plain.rpartition(".")
+    shown = plain
+    number = 2
+    while shown in names:
+        shown = f"{stem or ending} {number}{dot}{ending if stem else ''}"
+        number += 1
+    return Asset(
+        id=_free(slug[:38].rstrip("-"), {a.id for a in site.assets}),
+        name=shown,
+        hash=hash_,
+        type=facts.type,
+        width=facts.width,
+        height=facts.height,
+        bytes=size,
+        alpha=facts.alpha,
+        note=facts.note,
+    )

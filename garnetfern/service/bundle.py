@@ -1,0 +1,32 @@
+"""The bundle as one zip."""
+
+import io
+import zipfile
+from collections.abc import Callable
+
+from ..core.css import bundle_files
+from ..core.document import Asset, Site
+from ..core.resolve.fonts import FontBook
+from ..core.resolve.records import Rendition
+
+STAMP = (1980, 1, 1, 0, 0, 0)
+
+
+def zip_of(files: dict[str, bytes]) -> bytes:
+    """A zip whose bytes depend on its content alone."""
+    out = io.BytesIO()
+    with zipfile.ZipFile(out, "w") as archive:
+        for name, data in sorted(files.items()):
+            entry = zipfile.ZipInfo(name, STAMP)
+            packed = name.endswith((".webp", ".woff2", ".jpeg", ".png", ".avif"))
+            entry.compress_type = zipfile.ZIP_STORED if packed else zipfile.ZIP_DEFLATED
+            entry.external_attr = 0o644 << 16
+            archive.writestr(entry, data)
+    return out.getvalue()
+
+
+def zipped_bundle(
+    site: Site, fonts: FontBook, picture: Callable[[Asset, Rendition], bytes], font: Callable[[str], bytes]
+) -> bytes:
+    """Pages, stylesheet, pictures and fonts of a site."""
+    return zip_of(bundle_files(site, fonts, picture, font))

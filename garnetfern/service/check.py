@@ -1,0 +1,65 @@
+"""The check: every block of words in every situation, and the answers in plain words."""
+
+from typing import Any
+
+from ..core.document import Page, Site
+from ..core.reading import Letter, Reader, Reading, Situation
+
+
+def letter_view(letter: Letter) -> dict[str, Any]:
+    """A letter as plain data."""
+    box = letter.box
+    return {
+        "index": letter.index,
+        "character": letter.character,
+        "line": letter.line,
+        "word": letter.word,
+        "box": [box.x, box.y, box.width, box.height],
+        "ratio": round(letter.ratio, 3),
+        "ground": letter.ground,
+    }
+
+
+def sentence(reading: Reading) -> str:
+    """What a reading says, as a sentence."""
+    if not reading.vouched:
+        return "Cannot be vouched for: " + "; ".join(reading.doubts) + "."
+    if reading.ratio is None or reading.worst is None:
+        return "There are no letters here."
+    word, letter = reading.worst.word, reading.worst.character
+    figure = f"{floored(reading.ratio)} of {reading.required:g}"
+    if reading.meets:
+        return f"Every letter can be read; the faintest is the {letter} in '{word}': {figure}."
+    return f"The {letter} in '{word}' falls short: {figure}."
+
+
+def floored(ratio: float) -> str:
+    """A ratio with one decimal, rounded down, so that 4.49 is never shown as 4.5."""
+    return f"{int(ratio * 10 + 1e-6) / 10:.1f}"
+
+
+def reading_view(reading: Reading, situation: Situation) -> dict[str, Any]:
+    """A reading as plain data for the interface and for --json."""
+    return {
+        "block": reading.block,
+        "situation": situation.id,
+        "name": situation.name,
+        "screen": situation.screen,
+        "missing": situation.missing,
+        "ratio": None if reading.ratio is None else round(reading.ratio, 3),
+        "shown": None if reading.ratio is None else floored(reading.ratio),
+        "required": reading.required,
+        "meets": reading.meets,
+        "vouched": reading.vouched,
+        "share": round(reading.share, 4),
+        "busyness": round(reading.busyness, 2),
+        "worst": None if reading.worst is None else letter_view(reading.worst),
+        "short": [letter_view(letter) for letter in reading.short],
+        "sentence": sentence(reading),
+    }
+
+
+def check_page(reader: Reader, site: Site, page: Page) -> list[dict[str, Any]]:
+    """All readings of a page, as plain data."""
+    pairs = reader.read_page(site, page)
+    return [reading_view(reading, situation) for situation, readings in pairs for reading in readings]

@@ -1,0 +1,149 @@
+"""The use cases of the bench: state, change, undo, redo, preview, pictures, taking away."""
+
+from pathlib import Path
+
+from ..core.css import EmittedPage, EmittedRule, Urls, emit_page, emit_rule
+from ..core.document import Asset, Band, Page, Site, read_site
+from ..core.errors import NotFoundError, StaleError
+from ..core.picture import examine
+from ..core.reading import Reader
+from ..core.resolve.image import renditions
+from ..core.resolve.records import Rendition
+from ..fonts import font_bytes, shipped_fonts
+from ..store import History, PictureFiles, State, open_database
+from ..store.tables import bind
+from .assets import new_asset
+from .bundle import zipped_bundle
+from .patch import Patch, patched
+from .site_file import SiteFile, pack_site_file, unpack_site_file
+
+LIVE = Urls("/pictures/", "/fonts/")
+
+
+class Studio:
+    """One site in one data folder, with everything that is needed to work on it."""
+
+    def __init__(self, data: Path) -> None:
+        db = open_database(data / "garnetfern.sqlite")
+        bind(db)
+        self.db = db
+        self.history = History(db)
+        self.pictures = PictureFiles(db, data / "pictures")
+        self.fonts = shipped_fonts()
+        self.reader = Reader(self.fonts, self.pictures)
+        self._present: tuple[int, Site] | None = None
+
+    def site(self, patch: Patch | None = None, based_on: int | None = None) -> Site:
+        """The present site, with a patch applied that is not kept. Raises StaleError where `based_on` is another."""
+        state = self.history.state()
+        if based_on is not None and based_on != state.revision:
+            raise StaleError(based_on, state.revision)
+        if patch:
+            return read_site(patched(state.document, patch), self.fonts.names())
+        if self._present is None or self._present[0] != state.revision:
+            self._present = (state.revision, read_site(state.document, self.fonts.names()))
+        return self._present[1]
+
+    def site_before(self) -> Site:
+        """The site one step back; at the first step, as it is."""
+        document = self.history.before()
+        return self.site() if document is None else read_site(document, self.fonts.names())
+
+    def state(self) -> State:
+        """Where the site stands."""
+        return self.history.state()
+
+    def change(self, based_on: int, patch: Patch, label: str) -> State:
+        """Keep a change as one step. Raises DocumentError (nothing kept) or StaleError."""
+        site = self.site(patch, based_on)
+        self._know_pictures(site)
+        return self.history.change(based_on, site.model_dump(mode="json"), label)
+
+    def _know_pictures(self, site: Site) -> None:
+        for asset in site.assets:
+            if self.pictures.find(asset.hash) is None:
+                raise NotFoundError(f"The picture {asset.name!r} is not in the store; hand it in first.")
+
+    def undo(self, based_on: int) -> State:
+        """One step back."""
+        return self.history.undo(based_on)
+
+    def redo(self, based_on: int) -> State:
+        """One step forward."""
+        return self.history.redo(based_on)
+
+    def page(self, site: Site, page_id: str) -> Page:
+        """A page by id or slug. Raises NotFoundError."""
+        page = site.page(page_id)
+        if page is None:
+            raise NotFoundError(f"There is no page {page_id!r} in this site.")
+        return page
+
+    def band(self, page: Page, band_id: str) -> Band:
+        """A band of a page. Raises NotFoundError."""
+        band = next((b for b in page.bands if b.id == band_id), None)
+        if band is None:
+            raise NotFoundError(f"There is no band {band_id!r} on this page.")
+        return band
+
+    def emitted(self, site: Site, page: Page) -> EmittedPage:
+        """A page as the screens of the bench show it."""
+        return emit_page(site, page, self.fonts, LIVE)
+
+    def rule(self, site: Site, band: Band, selector: str) -> EmittedRule:
+        """A band's backdrop as one CSS rule."""
+        return emit_rule(site, band, selector, self.fonts, Urls())
+
+    def add_picture(self, data: bytes, name: str) -> Asset:
+        """Check and keep a picture; gives the asset to put into the document. Raises PictureError."""
+        facts = examine(data, name)
+        hash_ = self.pictures.keep(data, facts)
+        return new_asset(self.site(), name, hash_, len(data), facts)
+
+    def _renditions(self, prefix: str) -> tuple[Rendition, ...]:
+        row = self.pictures.find(prefix)
+        if row is None:
+            raise NotFoundError("There is no such picture.")
+        size = {"width": row.width, "height": row.height, "bytes": row.bytes}
+        return renditions(Asset(id="a", name="a", hash=row.hash, type=row.type, **size))
+
+    def rendition_file(self, prefix: str, width: int) -> Path:
+        """The file of a picture's rendition of this width. Raises NotFoundError."""
+        found = next((r for r in self._renditions(prefix) if r.width == width), None)
+        if found is None:
+            raise NotFoundError("There is no such size of this picture.")
+        return self.pictures.file(found)
+
+    def thumb_file(self, prefix: str) -> Path:
+        """The file of a picture's small rendition, for choosing and framing. Raises NotFoundError."""
+        options = self._renditions(prefix)
+        return self.pictures.file(next((r for r in options if r.width >= 360), options[-1]))
+
+    def _picture_bytes(self, asset: Asset, rendition: Rendition) -> bytes:
+        return self.pictures.file(rendition).read_bytes()
+
+    def bundle(self) -> bytes:
+        """The whole site as a zip that opens from disk."""
+        return zipped_bundle(self.site(), self.fonts, self._picture_bytes, font_bytes)
+
+    def site_file(self) -> bytes:
+        """The site and its pictures in one open file."""
+        site = self.site()
+        return pack_site_file(SiteFile(site, {a.hash: self.pictures.original(a.hash) for a in site.assets}))
+
+    def take_in(self, file: SiteFile) -> None:
+        """Keep the pictures of an opened site file."""
+        for asset in file.site.assets:
+            data = file.pictures[asset.hash]
+            self.pictures.keep(data, examine(data, asset.name))
+
+    def open_site_file(self, data: bytes, based_on: int, name: str) -> State:
+        """Put the site of a file in place of the present one, as one step that can be undone."""
+        file = unpack_site_file(data, self.fonts.names())
+        self.take_in(file)
+        return self.history.change(based_on, file.site.model_dump(mode="json"), f"Open {name}")
+
+    def start(self, file: SiteFile, label: str) -> None:
+        """Begin with a site where there is none yet."""
+        self.take_in(file)
+        self.history.start(file.site.model_dump(mode="json"), label)

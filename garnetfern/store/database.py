@@ -1,0 +1,55 @@
+"""The database: opening it, and bringing an older one to the present form."""
+
+from collections.abc import Callable
+from datetime import UTC, datetime
+from pathlib import Path
+
+from peewee import SqliteDatabase
+
+PRAGMAS = {"journal_mode": "wal", "foreign_keys": 1, "synchronous": "full", "busy_timeout": 5000}
+
+
+def now() -> str:
+    """The present moment as ISO 8601, UTC, whole seconds."""
+    return datetime.now(UTC).replace(microsecond=0).isoformat()
+
+
+def _first_tables(db: SqliteDatabase) -> None:
+    db.execute_sql(
+        "CREATE TABLE step (number INTEGER PRIMARY KEY, label TEXT NOT NULL, document TEXT NOT NULL, made TEXT NOT NULL)"
+    )
+    db.execute_sql(
+        "CREATE TABLE place (id INTEGER PRIMARY KEY CHECK (id = 1), revision INTEGER NOT NULL, "
+        "step INTEGER NOT NULL REFERENCES step (number))"
+    )
+    db.execute_sql(
+        "CREATE TABLE picture (hash TEXT PRIMARY KEY, type TEXT NOT NULL, width INTEGER NOT NULL, "
+        "height INTEGER NOT NULL, bytes INTEGER NOT NULL, alpha INTEGER NOT NULL, added TEXT NOT NULL)"
+    )
+
+
+MIGRATIONS: tuple[tuple[str, Callable[[SqliteDatabase], None]], ...] = (("0001 first tables", _first_tables),)
+"""In order; each is carried out once, in one transaction with the record of it."""
+
+
+def migrate(db: SqliteDatabase) -> list[str]:
+    """Carry out what is missing; gives the names of what was done."""
+    db.execute_sql("CREATE TABLE IF NOT EXISTS migration (name TEXT PRIMARY KEY, applied TEXT NOT NULL)")
+    done = {name for (name,) in db.execute_sql("SELECT name FROM migration")}
+    fresh = []
+    for name, action in MIGRATIONS:
+        if name in done:
+            continue
+        with db.atomic("IMMEDIATE"):
+            action(db)
+            db.execute_sql("INSERT INTO migration (name, applied) VALUES (?, ?)", (name, now()))
+        fresh.append(name)
+    return fresh
+
+
+def open_database(file: Path) -> SqliteDatabase:
+    """Open (or make) the database in a file and migrate it. Each thread gets its own connection."""
+    file.parent.mkdir(parents=True, exist_ok=True)
+    db = SqliteDatabase(str(file), pragmas=PRAGMAS, autoconnect=True)
+    migrate(db)
+    return db

@@ -1,0 +1,39 @@
+"""The tables as peewee models. Their form is made by the migrations in `database`."""
+
+from peewee import BooleanField, ForeignKeyField, IntegerField, Model, SqliteDatabase, TextField
+
+
+class Step(Model):
+    """One state of the site document and what led to it."""
+
+    number = IntegerField(primary_key=True)
+    label = TextField()
+    document = TextField()
+    made = TextField()
+
+
+class Place(Model):
+    """Where the site stands in its history (one row). `revision` grows with every change, undo and redo."""
+
+    revision = IntegerField()
+    step = ForeignKeyField(Step, column_name="step", backref=None)
+
+
+class Picture(Model):
+    """A stored original, found by the SHA-256 of its bytes."""
+
+    hash = TextField(primary_key=True)
+    type = TextField()
+    width = IntegerField()
+    height = IntegerField()
+    bytes = IntegerField()
+    alpha = BooleanField()
+    added = TextField()
+
+
+TABLES = (Step, Place, Picture)
+
+
+def bind(db: SqliteDatabase) -> None:
+    """Let the models use this database."""
+    db.bind(TABLES)

@@ -1,0 +1,88 @@
+import type { BuildUp, Font, Live, Operation, Overlay, Problem, Reading, Rule, State, Asset } from './types';
+
+/** What the server refused, with its place in the document. */
+export class Refused extends Error {
+  readonly status: number;
+  readonly problem: Problem;
+
+  constructor(status: number, problem: Problem) {
+    super(problem.message);
+    this.status = status;
+    this.problem = problem;
+  }
+}
+
+const OFFLINE: Problem = {
+  kind: 'offline',
+  message: 'The application does not answer. What was kept is safe; it goes on as soon as it answers again.',
+  path: '$',
+};
+
+async function answer<T>(call: Promise<Response>): Promise<T> {
+  let response: Response;
+  try {
+    response = await call;
+  } catch (error) {
+    if (error instanceof DOMException && error.name === 'AbortError') throw error;
+    throw new Refused(0, OFFLINE);
+  }
+  const body: unknown = await response.json().catch(() => null);
+  if (!response.ok) throw new Refused(response.status, (body as Problem | null) ?? OFFLINE);
+  return body as T;
+}
+
+function get<T>(path: string): Promise<T> {
+  return answer<T>(fetch(path));
+}
+
+function post<T>(path: string, body: unknown, signal?: AbortSignal): Promise<T> {
+  const headers = { 'content-type': 'application/json' };
+  return answer<T>(fetch(path, { method: 'POST', headers, body: JSON.stringify(body), signal }));
+}
+
+type Asked = { revision: number; patch: Operation[]; page: string };
+
+export const state = () => get<State>('/api/state');
+export const fonts = () => get<Font[]>('/api/fonts');
+export const before = (page: string) => get<Live>(`/api/before?page=${page}`);
+export const live = (asked: Asked) => post<Live>('/api/live', asked);
+export const readings = (asked: Asked) => post<{ readings: Reading[] }>('/api/readings', asked);
+export const buildUp = (asked: Asked & { band: string }, signal: AbortSignal) =>
+  post<BuildUp>('/api/build-up', asked, signal);
+export const overlay = (asked: Asked & { band: string; layer: string }, signal: AbortSignal) =>
+  post<Overlay>('/api/overlay', asked, signal);
+export const change = (revision: number, patch: Operation[], label: string) =>
+  post<State>('/api/change', { revision, patch, label });
+export const undo = (revision: number) => post<State>('/api/undo', { revision });
+export const redo = (revision: number) => post<State>('/api/redo', { revision });
+export const rule = (page: string, band: string, selector: string) =>
+  get<Rule>(`/api/rule?${new URLSearchParams({ page, band, selector })}`);
+export const openSiteFile = (file: File, revision: number) =>
+  answer<State>(
+    fetch(`/api/site-file?${new URLSearchParams({ revision: String(revision), name: file.name })}`, {
+      method: 'POST',
+      body: file,
+    }),
+  );
+
+/** Hand in a picture; `progress` is told fractions from 0 to 1, and `signal` stops it. */
+export function addPicture(
+  file: File,
+  progress: (done: number) => void,
+  signal: AbortSignal,
+): Promise<Asset> {
+  return new Promise((resolve, reject) => {
+    const request = new XMLHttpRequest();
+    request.open('POST', `/api/pictures?${new URLSearchParams({ name: file.name })}`);
+    request.responseType = 'json';
+    request.upload.onprogress = (event) => progress(event.total ? event.loaded / event.total : 0);
+    request.onload = () => {
+      if (request.status === 200) resolve(request.response.asset);
+      else reject(new Refused(request.status, request.response ?? OFFLINE));
+    };
+    request.onerror = () => reject(new Refused(0, OFFLINE));
+    request.onabort = () => reject(new DOMException('stopped', 'AbortError'));
+    signal.addEventListener('abort', () => request.abort());
+    request.send(file);
+  });
+}

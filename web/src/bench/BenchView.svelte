@@ -1,0 +1,20 @@
+<script lang="ts">
+  import BuildUpStrip from '../buildup/BuildUpStrip.svelte';
+  import Settings from '../settings/Settings.svelte';
+  import AreaPath from './AreaPath.svelte';
+  import type { Bench } from './bench.svelte';
+  import Screens from './Screens.svelte';
+
+  let { bench }: { bench: Bench } = $props();
+</script>
+
+<main class="flex min-h-0 flex-1 flex-col">
+  <AreaPath {bench} />
+  <Screens {bench} />
+  <div
+    class="grid h-[268px] shrink-0 grid-cols-[minmax(0,1fr)_minmax(400px,34%)] border-t border-base-300 bg-base-100"
+  >
+    <BuildUpStrip {bench} />
+    <Settings {bench} />
+  </div>
+</main>

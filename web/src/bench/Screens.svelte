@@ -1,0 +1,43 @@
+<script lang="ts">
+  import type { Bench } from './bench.svelte';
+  import ScreenFrame from './ScreenFrame.svelte';
+  import ScreenReadings from './ScreenReadings.svelte';
+
+  let { bench }: { bench: Bench } = $props();
+
+  const GAP = 24;
+  const LABEL = 22;
+  let width = $state(0);
+  let height = $state(0);
+
+  const shown = $derived(bench.screens.filter((s) => !bench.forward || s.id === bench.forward));
+  const lines = $derived(Math.min(4, Math.max(1, bench.blocks.length)));
+  const room = $derived(Math.max(120, height - LABEL - lines * 20 - 14));
+  const scale = $derived.by(() => {
+    const total = shown.reduce((sum, s) => sum + s.width, 0);
+    const wide = (width - GAP * (shown.length - 1)) / Math.max(1, total);
+    return Math.min(1, Math.max(0.1, wide));
+  });
+</script>
+
+<section aria-label="Screens" class="min-h-0 flex-1 px-6" bind:clientHeight={height}>
+  <div bind:clientWidth={width} class="flex" style:gap="{GAP}px">
+    {#if width > 0 && height > 0}
+      {#each shown as screen (screen.id)}
+        <div class="min-w-0" style:width="{screen.width * scale}px">
+          <div class="flex items-baseline gap-2 truncate" style:height="{LABEL}px">
+            <h2 class="font-semibold">{screen.name}</h2>
+            <span class="muted text-[12.5px]">{screen.width} × {screen.height}</span>
+            {#if bench.forward}
+              <button type="button" class="act ml-auto cursor-pointer" onclick={() => (bench.forward = null)}
+                >All screens</button
+              >
+            {/if}
+          </div>
+          <ScreenFrame {bench} {screen} {scale} height={Math.min(room, screen.height * scale)} />
+          <ScreenReadings {bench} {screen} />
+        </div>
+      {/each}
+    {/if}
+  </div>
+</section>

@@ -1,0 +1,46 @@
+import type { Asset, Layer, Operation } from '../api/types';
+import type { Bench } from '../bench/bench.svelte';
+import { freeId } from '../bench/ids';
+import { imageLayer } from '../bench/uploads.svelte';
+
+const layersPath = (bench: Bench) => `${bench.bandPath}/backdrop/layers`;
+
+export function setVisible(bench: Bench, layer: Layer, visible: boolean): void {
+  const patch: Operation[] = [
+    { op: 'replace', path: `${bench.layerPath(layer.id)}/visible`, value: visible },
+  ];
+  void bench.keep(patch, `${visible ? 'Show' : 'Hide'} ${layer.name}`);
+}
+
+export function moveLayer(bench: Bench, id: string, to: number): void {
+  if (to < 0 || to >= bench.layers.length) return;
+  const name = bench.layers.find((l) => l.id === id)?.name ?? 'layer';
+  const patch: Operation[] = [{ op: 'move', from: bench.layerPath(id), path: `${layersPath(bench)}/${to}` }];
+  void bench.keep(patch, `Move ${name}`);
+}
+
+export async function removeLayer(bench: Bench, layer: Layer): Promise<void> {
+  const patch: Operation[] = [{ op: 'remove', path: bench.layerPath(layer.id) }];
+  if (!(await bench.keep(patch, `Remove ${layer.name}`))) bench.chooseCard(bench.layers.at(-1)?.id ?? 'base');
+}
+
+async function insert(bench: Bench, layer: Layer, at: number): Promise<void> {
+  const patch: Operation[] = [{ op: 'add', path: `${layersPath(bench)}/${at}`, value: layer }];
+  if (!(await bench.keep(patch, `Add ${layer.name}`))) bench.chooseCard(layer.id);
+}
+
+export function duplicateLayer(bench: Bench, layer: Layer): Promise<void> {
+  const copy = { ...layer, id: freeId(layer.id.slice(0, 34), bench.page) } as Layer;
+  return insert(bench, copy, bench.layers.findIndex((l) => l.id === layer.id) + 1);
+}
+
+/** A colour laid in at a place of the build-up, out of the site's darkest palette colour, at half its strength. */
+export function addColour(bench: Bench, at: number): Promise<void> {
+  const colour = bench.site?.palette?.[1] ?? bench.site?.palette?.[0] ?? '#000000';
+  const id = freeId('overlay', bench.page);
+  return insert(bench, { kind: 'colour', id, name: 'Overlay', colour, opacity: 0.4, visible: true }, at);
+}
+
+export function addPicture(bench: Bench, asset: Asset, at: number): Promise<void> {
+  return insert(bench, imageLayer(freeId('picture', bench.page), asset), at);
+}

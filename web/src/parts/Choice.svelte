@@ -1,0 +1,48 @@
+<script lang="ts" generics="T extends string">
+  /** A few words of which one holds. */
+  type Props = {
+    label: string;
+    value: T;
+    options: readonly { value: T; name: string; note?: string }[];
+    choose: (value: T) => void;
+  };
+  let { label, value, options, choose }: Props = $props();
+  const name = $props.id();
+</script>
+
+<fieldset class="flex items-center gap-2">
+  <legend class="sr-only">{label}</legend>
+  <span class="muted w-[68px] shrink-0 text-[13px]" aria-hidden="true">{label}</span>
+  <div class="flex gap-x-3">
+    {#each options as option (option.value)}
+      <label class="option" title={option.note}>
+        <input
+          type="radio"
+          {name}
+          class="sr-only"
+          checked={option.value === value}
+          onchange={() => choose(option.value)}
+        />
+        <span>{option.name}</span>
+      </label>
+    {/each}
+  </div>
+</fieldset>
+
+<style>
+  .option {
+    display: flex;
+    align-items: center;
+    min-height: 28px;
+    cursor: pointer;
+    border-bottom: 2px solid transparent;
+  }
+  .option:has(:checked) {
+    border-color: var(--color-primary);
+    font-weight: 600;
+  }
+  .option:has(:focus-visible) {
+    outline: 2px solid var(--color-primary);
+    outline-offset: 2px;
+  }
+</style>

@@ -1,0 +1,108 @@
+<script lang="ts">
+  import type { Problem } from '../api/types';
+
+  type Props = {
+    label: string;
+    value: string;
+    keep: (text: string) => Promise<Problem | null>;
+    show?: (text: string) => void;
+    nudge?: (text: string, by: number) => string;
+    width?: string;
+    hideLabel?: boolean;
+    note?: string;
+    maxlength?: number;
+  };
+  let {
+    label,
+    value,
+    keep,
+    show,
+    nudge,
+    width = '100%',
+    hideLabel = false,
+    note = '',
+    maxlength = 200,
+  }: Props = $props();
+
+  let typed = $state<string | null>(null);
+  let problem = $state<string | null>(null);
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const id = $props.id();
+  const shown = $derived(typed ?? value);
+
+  async function settle(): Promise<void> {
+    clearTimeout(timer);
+    if (typed === null) return;
+    const text = typed.trim();
+    if (text === value) {
+      typed = null;
+      problem = null;
+      return;
+    }
+    const refused = await keep(text);
+    problem = refused ? refused.message : null;
+    if (!refused) typed = null;
+  }
+
+  function input(event: Event & { currentTarget: HTMLInputElement }): void {
+    typed = event.currentTarget.value;
+    problem = null;
+    show?.(typed.trim());
+  }
+
+  function key(event: KeyboardEvent): void {
+    if (event.key === 'Enter') void settle();
+    if (event.key === 'Escape' && typed !== null) {
+      typed = null;
+      problem = null;
+      show?.(value);
+      event.stopPropagation();
+    }
+    if (nudge && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+      event.preventDefault();
+      typed = nudge(shown, (event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1));
+      show?.(typed);
+      clearTimeout(timer);
+      timer = setTimeout(() => void settle(), 450);
+    }
+  }
+</script>
+
+<div class="relative min-w-0" style:width>
+  <label for={id} class={hideLabel ? 'sr-only' : 'muted block pb-0.5 text-[12px]'}>{label}</label>
+  <input
+    {id}
+    {maxlength}
+    class="field w-full"
+    type="text"
+    autocomplete="off"
+    spellcheck="false"
+    value={shown}
+    aria-invalid={problem !== null}
+    aria-describedby={problem ? `${id}-problem` : undefined}
+    title={note || undefined}
+    oninput={input}
+    onkeydown={key}
+    onblur={() => void settle()}
+  />
+  {#if problem}
+    <p id="{id}-problem" role="alert" class="problem">{problem} What was there stays: {value}.</p>
+  {/if}
+</div>
+
+<style>
+  .problem {
+    position: absolute;
+    z-index: 30;
+    right: 0;
+    top: calc(100% + 2px);
+    width: max(100%, 260px);
+    background: var(--color-base-100);
+    border: 1px solid var(--color-error);
+    border-left-width: 4px;
+    color: var(--color-error);
+    padding: 4px 8px;
+    font-size: 12.5px;
+    border-radius: 3px;
+  }
+</style>

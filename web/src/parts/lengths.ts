@@ -1,0 +1,18 @@
+/** Nudge the first number of a length, or the number in the middle of a clamp(), by whole steps. */
+export function nudgeLength(text: string, by: number): string {
+  const numbers = [...text.matchAll(/-?\d*\.?\d+/g)];
+  const target = numbers.length === 3 ? numbers[1] : numbers[0];
+  if (!target) return text;
+  const value = Number(target[0]);
+  const step = /^(rem|em|vw)/.test(text.slice(target.index + target[0].length)) ? 0.1 : 1;
+  const next = Math.max(0, value + by * step);
+  const said = String(Math.round(next * 100) / 100);
+  return text.slice(0, target.index) + said + text.slice(target.index + target[0].length);
+}
+
+export function nudgeNumber(step: number, least: number, most: number): (text: string, by: number) => string {
+  return (text, by) => {
+    const next = Math.min(most, Math.max(least, Number.parseFloat(text) + by * step));
+    return Number.isFinite(next) ? String(Math.round(next * 100) / 100) : text;
+  };
+}

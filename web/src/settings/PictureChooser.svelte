@@ -1,0 +1,84 @@
+<script lang="ts">
+  /** The site's pictures, one click each, and the way in for a new one. */
+  import type { Asset, ImageLayer } from '../api/types';
+  import type { Bench } from '../bench/bench.svelte';
+
+  let { bench, layer = null }: { bench: Bench; layer?: ImageLayer | null } = $props();
+
+  const assets = $derived(bench.site?.assets ?? []);
+
+  function choose(asset: Asset): void {
+    if (!layer || asset.id === layer.asset) return;
+    const path = bench.layerPath(layer.id);
+    void bench.keep(
+      [
+        { op: 'replace', path: `${path}/asset`, value: asset.id },
+        { op: 'replace', path: `${path}/name`, value: asset.name.replace(/\.[^.]+$/, '') },
+      ],
+      `Show ${asset.name}`,
+    );
+  }
+
+  function bring(event: Event & { currentTarget: HTMLInputElement }): void {
+    const files = [...(event.currentTarget.files ?? [])];
+    event.currentTarget.value = '';
+    void bench.uploads.bring(files);
+  }
+</script>
+
+<div class="flex flex-wrap gap-1.5" role="group" aria-label="Pictures">
+  {#if layer}
+    {#each assets as asset (asset.id)}
+      <button
+        type="button"
+        class="thumb"
+        aria-label={asset.name}
+        aria-pressed={asset.id === layer.asset}
+        title={asset.name}
+        style:background-image="url(/thumbs/{asset.hash.slice(0, 10)})"
+        onclick={() => choose(asset)}
+      ></button>
+    {/each}
+  {/if}
+  <label class="bring">
+    Bring a picture
+    <input
+      type="file"
+      class="sr-only"
+      multiple
+      accept="image/jpeg,image/png,image/webp,image/avif"
+      onchange={bring}
+      aria-label="Bring a picture: JPEG, PNG, WebP or AVIF"
+    />
+  </label>
+</div>
+
+<style>
+  .thumb {
+    width: 42px;
+    height: 28px;
+    background-size: cover;
+    background-position: center;
+    border: 1px solid var(--color-base-300);
+    cursor: pointer;
+  }
+  .thumb[aria-pressed='true'] {
+    box-shadow:
+      0 0 0 1px var(--color-base-100),
+      0 0 0 3px var(--color-primary);
+  }
+  .bring {
+    display: inline-flex;
+    align-items: center;
+    min-height: 28px;
+    padding: 0 10px;
+    border: 1px dashed var(--color-primary);
+    color: var(--color-primary);
+    font-weight: 600;
+    cursor: pointer;
+  }
+  .bring:has(:focus-visible) {
+    outline: 2px solid var(--color-primary);
+    outline-offset: 2px;
+  }
+</style>

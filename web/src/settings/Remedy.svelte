@@ -1,0 +1,46 @@
+<script lang="ts">
+  /** The least opacity at which all words can be read, in one sentence, applied with one press. */
+  import type { Overlay } from '../api/types';
+
+  type Props = { overlay: Overlay | null; current: number; apply: (value: number) => void };
+  let { overlay, current, apply }: Props = $props();
+
+  const there = $derived(overlay !== null && Math.abs(overlay.nearest - current) < 0.005);
+</script>
+
+<div class="remedy" class:none={overlay !== null && overlay.opacity === null} role="status">
+  {#if overlay}
+    <p>
+      {there && overlay.opacity !== null
+        ? 'This is the least with which every word of this band can be read on every screen.'
+        : overlay.sentence}
+    </p>
+    {#if !there}
+      <button
+        type="button"
+        class="btn btn-primary h-[30px] min-h-0 px-3"
+        onclick={() => apply(overlay.nearest)}
+      >
+        {overlay.opacity === null ? 'Go nearest' : `Make it ${Math.round(overlay.nearest * 100)} %`}
+      </button>
+    {/if}
+  {:else}
+    <p class="muted">Looking for the least strength with which every word can be read …</p>
+  {/if}
+</div>
+
+<style>
+  .remedy {
+    display: flex;
+    align-items: center;
+    gap: 12px;
+    justify-content: space-between;
+    min-height: 62px;
+    padding: 8px 0 8px 12px;
+    border-left: 4px solid var(--color-success);
+    line-height: 1.35;
+  }
+  .none {
+    border-left-color: var(--color-warning);
+  }
+</style>

@@ -1,0 +1,142 @@
+<script lang="ts">
+  import * as client from '../api/client';
+  import type { Rule } from '../api/types';
+  import type { Bench } from '../bench/bench.svelte';
+
+  let { bench }: { bench: Bench } = $props();
+
+  let selector = $state('.banner');
+  let rule = $state.raw<Rule | null>(null);
+  let copied = $state(false);
+  let packing = $state('');
+  let problem = $state<string | null>(null);
+
+  $effect(() => {
+    const page = bench.page?.id;
+    const band = bench.band?.id;
+    const name = selector.trim() || '.banner';
+    if (!page || !band || !bench.state) return;
+    client
+      .rule(page, band, name)
+      .then((found) => (rule = found))
+      .catch((error: unknown) => bench.tell(error));
+  });
+
+  async function copy(): Promise<void> {
+    await navigator.clipboard.writeText(rule?.css ?? '');
+    copied = true;
+    setTimeout(() => (copied = false), 2000);
+  }
+
+  async function download(path: string, name: string): Promise<void> {
+    packing = name;
+    try {
+      const response = await fetch(path);
+      if (!response.ok) throw new Error((await response.json()).message);
+      const link = document.createElement('a');
+      link.href = URL.createObjectURL(await response.blob());
+      link.download = name;
+      link.click();
+      URL.revokeObjectURL(link.href);
+    } catch (error) {
+      bench.tell(error);
+    } finally {
+      packing = '';
+    }
+  }
+
+  async function open(event: Event & { currentTarget: HTMLInputElement }): Promise<void> {
+    const file = event.currentTarget.files?.[0];
+    event.currentTarget.value = '';
+    if (!file) return;
+    problem = null;
+    packing = 'open';
+    const refused = await bench.openSite(file);
+    packing = '';
+    problem = refused ? `${file.name}: ${refused.message}` : null;
+    if (!refused)
+      bench.notice = { text: `${file.name} is open. Undo brings back what was here.`, tone: 'plain' };
+  }
+</script>
+
+<main class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_380px] gap-8 overflow-y-auto px-6 py-4">
+  <section aria-labelledby="rule" class="flex min-h-0 min-w-0 flex-col">
+    <h2 id="rule" class="display-face text-[18px]">One rule for your stylesheet</h2>
+    <div class="flex flex-wrap items-end gap-4 py-2">
+      <label>
+        <span class="muted block pb-0.5 text-[12px]">Area</span>
+        <select
+          class="field"
+          value={bench.band?.id}
+          onchange={(e) => bench.chooseBand(e.currentTarget.value)}
+        >
+          {#each bench.bands as band (band.id)}<option value={band.id}>{band.name}</option>{/each}
+        </select>
+      </label>
+      <label>
+        <span class="muted block pb-0.5 text-[12px]">Its selector on your site</span>
+        <input class="field w-56" bind:value={selector} maxlength="200" spellcheck="false" />
+      </label>
+      <button type="button" class="btn btn-primary h-[30px] min-h-0" onclick={() => void copy()}>
+        {copied ? 'Copied' : 'Copy the rule'}
+      </button>
+    </div>
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <pre class="rule" tabindex="0" aria-label="The rule">{rule?.css ?? ''}</pre>
+    {#if rule && rule.left_out.length > 0}
+      <h3 class="pt-3 font-semibold">What one rule cannot say</h3>
+      <ul class="list-disc pl-5">
+        {#each rule.left_out as line (line)}<li>{line}</li>{/each}
+      </ul>
+    {/if}
+    <p class="muted pt-3">Its picture files lie in the bundle, in the folder pictures.</p>
+  </section>
+
+  <div class="flex flex-col gap-6">
+    <section aria-labelledby="bundle">
+      <h2 id="bundle" class="display-face text-[18px]">HTML, CSS and pictures</h2>
+      <p class="py-1.5">
+        A zip that opens from disk and looks like the screens: pages, one stylesheet each, the pictures in the
+        sizes that screens need, the fonts.
+      </p>
+      <button
+        type="button"
+        class="btn btn-primary h-[32px] min-h-0"
+        disabled={packing !== ''}
+        onclick={() => void download('/api/bundle.zip', 'garnetfern-bundle.zip')}
+      >
+        {packing === 'garnetfern-bundle.zip' ? 'Packing …' : 'Download the bundle'}
+      </button>
+    </section>
+    <section aria-labelledby="file">
+      <h2 id="file" class="display-face text-[18px]">The site as one file</h2>
+      <p class="py-1.5">Everything that is needed to go on elsewhere: site.json and the original pictures.</p>
+      <div class="flex gap-2">
+        <button
+          type="button"
+          class="btn h-[32px] min-h-0"
+          disabled={packing !== ''}
+          onclick={() => void download('/api/site-file', 'site.garnetfern.zip')}>Save to a file</button
+        >
+        <label class="btn h-[32px] min-h-0">
+          {packing === 'open' ? 'Opening …' : 'Open a file'}
+          <input type="file" class="sr-only" accept=".zip" aria-label="Open a site file" onchange={open} />
+        </label>
+      </div>
+      <p class="muted pt-1.5">Opening puts it in place of what is here, as one step that Undo takes back.</p>
+      {#if problem}<p role="alert" class="pt-1.5 text-error">{problem}</p>{/if}
+    </section>
+  </div>
+</main>
+
+<style>
+  .rule {
+    overflow: auto;
+    padding: 12px 14px;
+    background: color-mix(in oklab, var(--color-base-100) 70%, var(--color-base-200));
+    border: 1px solid var(--color-base-300);
+    font-size: 13px;
+    white-space: pre-wrap;
+    overflow-wrap: anywhere;
+  }
+</style>
