@@ -1,6 +1,7 @@
 """The command line: serve, demo, check, render, emit, schema."""
 
 import json
+import threading
 from pathlib import Path
 from typing import Annotated, Any, NoReturn
 
@@ -21,7 +22,12 @@ from .service.check import check_page
 from .service.memory import MemoryPictures
 from .service.site_file import SiteFile, pack_site_file, unpack_site_file
 
-app = typer.Typer(help="Words over pictures, and whether they can be read.", no_args_is_help=True, add_completion=False, pretty_exceptions_enable=False)
+app = typer.Typer(
+    help="Words over pictures, and whether they can be read.",
+    no_args_is_help=True,
+    add_completion=False,
+    pretty_exceptions_enable=False,
+)
 SiteArgument = Annotated[Path, typer.Argument(help="a site file (zip with site.json and pictures/)")]
 
 
@@ -75,6 +81,7 @@ def serve(
     if not WEB.is_dir():
         typer.echo("The interface is not built; run `make setup` first. The API is served alone.", err=True)
     typer.echo(f"Garnetfern is at http://{host}:{port}/  (Ctrl+C ends it; everything is kept in {data})")
+    threading.Thread(target=application.state.studio.warm, daemon=True).start()
     uvicorn.run(application, host=host, port=port, log_level="warning")
 
 
@@ -94,7 +101,9 @@ def _table(rows: list[dict[str, Any]]) -> str:
     for r in rows:
         verdict = "unsure" if not r["vouched"] else "ok" if r["meets"] else "SHORT"
         figure = f"{r['shown'] or '-':>5} of {r['required']:g}"
-        lines.append(f"{verdict:6} {r['page']:10} {r['block']:{width}}  {r['name']:{names}}  {figure:12} {r['sentence']}")
+        lines.append(
+            f"{verdict:6} {r['page']:10} {r['block']:{width}}  {r['name']:{names}}  {figure:12} {r['sentence']}"
+        )
     return "\n".join(lines)
 
 
@@ -103,15 +112,14 @@ def check(file: SiteArgument, as_json: Annotated[bool, typer.Option("--json")] =
     """Check every block of words in every situation. Exit code 1 where any falls short."""
     opened = _open(file)
     reader = Reader(shipped_fonts(), MemoryPictures(opened.pictures))
-    rows = [
-        {"page": page.slug, **row} for page in opened.site.pages for row in check_page(reader, opened.site, page)
-    ]
+    rows = [{"page": page.slug, **row} for page in opened.site.pages for row in check_page(reader, opened.site, page)]
     short = [row for row in rows if not row["meets"]]
     if as_json:
         typer.echo(json.dumps({"readings": rows, "short": len(short)}, indent=1))
     else:
         typer.echo(_table(rows))
-        typer.echo(f"\n{len(rows) - len(short)} of {len(rows)} readings meet {opened.site.requirement}; {len(short)} fall short.")
+        met = f"{len(rows) - len(short)} of {len(rows)} readings meet {opened.site.requirement}"
+        typer.echo(f"\n{met}; {len(short)} fall short.")
     raise typer.Exit(1 if short else 0)
 
 

@@ -1,7 +1,8 @@
 """Measure in Chromium between which pairs of ASCII characters a line may break, and write the table.
 
 For every pair the text aa<first><second>bb stands in a box of no width; where the browser starts a new line between
-the two, the pair is in the table. Run when Chromium changes its habits: the table is garnetfern/core/resolve/ascii_breaks.py.
+the two, the pair is in the table. Run it when Chromium changes its habits.
+The table is garnetfern/core/resolve/ascii_breaks.py.
 """
 
 from pathlib import Path

@@ -123,6 +123,10 @@ def file_routes(studio: Studio) -> APIRouter:
         data = await read_body(request, MAX_BYTES, name[:80])
         return {"asset": await run_in_threadpool(studio.add_picture, data, name)}
 
+    @api.get("/bundle", response_model=list[m.BundleFile])
+    def bundle_list() -> Any:
+        return [{"name": name, "bytes": len(data)} for name, data in sorted(studio.bundle_files().items())]
+
     @api.get("/bundle.zip", response_class=Response)
     def bundle() -> Response:
         return _download(studio.bundle(), "garnetfern-bundle.zip")
@@ -178,7 +182,9 @@ def visitor_routes(studio: Studio) -> APIRouter:
 def create_app(data: Path) -> FastAPI:
     """The application on a data folder."""
     studio = Studio(data)
-    app = FastAPI(title="Garnetfern", version=__version__, docs_url=None, redoc_url=None, openapi_url="/api/openapi.json")
+    app = FastAPI(
+        title="Garnetfern", version=__version__, docs_url=None, redoc_url=None, openapi_url="/api/openapi.json"
+    )
     app.state.studio = studio
     errors.install(app)
     for routes in (document_routes, computing_routes, file_routes, visitor_routes):
@@ -192,5 +198,3 @@ def create_app(data: Path) -> FastAPI:
     if WEB.is_dir():
         app.mount("/", StaticFiles(directory=WEB, html=True), name="web")
     return app
-
-

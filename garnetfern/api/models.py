@@ -134,6 +134,13 @@ class RuleView(BaseModel):
     left_out: list[str]
 
 
+class BundleFile(BaseModel):
+    """A file of the bundle and its weight."""
+
+    name: str
+    bytes: int
+
+
 class FontView(BaseModel):
     """A shipped family."""
 

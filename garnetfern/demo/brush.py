@@ -48,7 +48,7 @@ def haze(rng: np.random.Generator, width: int, height: int, cell: int) -> NDArra
         total += weight * cv2.resize(small, (width, height), interpolation=cv2.INTER_CUBIC)
         cell //= 2
         weight *= 0.5
-    return (total - total.min()) / (total.max() - total.min())
+    return np.asarray((total - total.min()) / (total.max() - total.min()), dtype=np.float32)
 
 
 def grain(rng: np.random.Generator, canvas: Canvas, amount: float) -> None:
@@ -68,7 +68,7 @@ def _leaf(at: NDArray[np.float64], angle: float, length: float, width: float) ->
     across = np.concatenate([half, -half[::-1]])
     turn = np.array([[np.cos(angle), -np.sin(angle)], [np.sin(angle), np.cos(angle)]])
     points = (np.stack([along, across], axis=-1) @ turn.T) + at
-    return np.round(points * 16).astype(np.int32)
+    return np.asarray(np.round(points * 16), dtype=np.int32)
 
 
 def frond(

@@ -7,7 +7,9 @@ from .site import SCREENS, words
 
 def empty_site_file() -> SiteFile:
     """The site file of a new site."""
-    heading = words("headline", "heading", "Your heading", "Hanken Grotesk", "clamp(34px, 5vw, 72px)", "#ffffff", level=1)
+    heading = words(
+        "headline", "heading", "Your heading", "Hanken Grotesk", "clamp(34px, 5vw, 72px)", "#ffffff", level=1
+    )
     line = words("opening", "text", "A line beneath it.", "Hanken Grotesk", "18px", "#ffffff")
     banner = {
         "id": "banner",

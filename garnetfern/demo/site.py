@@ -88,7 +88,13 @@ def _banner() -> dict[str, Any]:
         "backdrop": {
             "base": "#20302a",
             "layers": [
-                {"kind": "image", "id": "dawn", "name": "Glasshouse at dawn", "asset": "glasshouse-dawn", "focal": [0.72, 0.44]},
+                {
+                    "kind": "image",
+                    "id": "dawn",
+                    "name": "Glasshouse at dawn",
+                    "asset": "glasshouse-dawn",
+                    "focal": [0.72, 0.44],
+                },
                 {"kind": "colour", "id": "dusk", "name": "Dusk", "colour": "#0b1a14", "opacity": 0.2},
             ],
         },
@@ -98,7 +104,16 @@ def _banner() -> dict[str, Any]:
 
 def _week() -> dict[str, Any]:
     left = [
-        words("week", "heading", "This week in the house", "Young Serif", "28px", "#23332b", level=2, lettering={"line": 1.2}),
+        words(
+            "week",
+            "heading",
+            "This week in the house",
+            "Young Serif",
+            "28px",
+            "#23332b",
+            level=2,
+            lettering={"line": 1.2},
+        ),
         words(
             "week-text",
             "text",
@@ -130,9 +145,7 @@ def _week() -> dict[str, Any]:
 
 
 def _footer() -> dict[str, Any]:
-    line = words(
-        "address", "text", "Marrowby Fern House, kept by its volunteers", "Hanken Grotesk", "15px", "#d9e2d6"
-    )
+    line = words("address", "text", "Marrowby Fern House, kept by its volunteers", "Hanken Grotesk", "15px", "#d9e2d6")
     return {
         "id": "foot",
         "name": "Footer",

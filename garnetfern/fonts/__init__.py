@@ -20,9 +20,16 @@ def shipped_fonts() -> FontBook:
     families = []
     for entry in json.loads((FOLDER / "catalogue.json").read_text()):
         faces = tuple(
-            Face(f["file"], unpack_woff2(font_bytes(f["file"])), f["unicode_range"], parse_unicode_range(f["unicode_range"]))
+            Face(
+                f["file"],
+                unpack_woff2(font_bytes(f["file"])),
+                f["unicode_range"],
+                parse_unicode_range(f["unicode_range"]),
+            )
             for f in entry["files"]
         )
         least, most = entry["weights"]
-        families.append(Family(entry["family"], entry["category"], entry["character"], least, most, entry["variable"], faces))
+        families.append(
+            Family(entry["family"], entry["category"], entry["character"], least, most, entry["variable"], faces)
+        )
     return FontBook(tuple(families))

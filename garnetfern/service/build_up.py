@@ -13,14 +13,14 @@ from ..core.draw.paint import blank, paint
 from ..core.draw.sample import Region
 from ..core.draw.words import paint_words
 from ..core.reading import Reader, Reading, situations
-from ..core.resolve.records import BandRecord, PageRecord, Sheet
+from ..core.resolve.records import BandRecord, Sheet
 from .check import floored
 
 CARD = (244, 152)
 """Width and height of a card's picture in px: twice its size on the bench."""
 
 
-def _window(record: PageRecord, band: BandRecord) -> Region:
+def _window(band: BandRecord) -> Region:
     """The part of a band that a card shows: its full height and the words, in the card's proportion."""
     box = band.box.snapped()
     width = min(box.width, box.height * CARD[0] / CARD[1])
@@ -93,7 +93,7 @@ class BuildUp:
         everything = frozenset(s.id for s in band.sheets)
         last = self._worst(None, everything)
         block = last[0].block if last else None
-        region = _window(record, band)
+        region = _window(band)
         canvas = blank(record, region)
         cards: list[dict[str, Any]] = []
         painted: tuple[Sheet, ...] = ()
@@ -118,5 +118,3 @@ class BuildUp:
             "meets": reading.meets if reading else None,
             "situation": name,
         }
-
-

@@ -2,7 +2,6 @@
 
 from functools import lru_cache
 
-from ..core.document import Asset
 from ..core.draw.sample import Picture
 from ..core.picture import decode_rendition, encode_rendition
 from ..core.resolve.records import Rendition
@@ -22,6 +21,6 @@ class MemoryPictures:
     def _pixels(self, rendition: Rendition) -> Picture:
         return decode_rendition(self._encoded(rendition))
 
-    def file(self, asset: Asset, rendition: Rendition) -> bytes:
+    def file(self, rendition: Rendition) -> bytes:
         """The bytes of a rendition's file."""
         return self._encoded(rendition)

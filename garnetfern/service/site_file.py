@@ -11,7 +11,7 @@ from ..core.document import Asset, Site, read_site
 from ..core.errors import SiteFileError
 from ..core.picture import examine
 from ..core.picture.decode import MAX_BYTES
-from .bundle import zip_of
+from .archive import zip_of
 
 MAX_DOCUMENT = 20 * 1024 * 1024
 MAX_FILE = 2 * 1024**3
@@ -85,6 +85,7 @@ def unpack_site_file(data: bytes, fonts: Collection[str]) -> SiteFile:
         strange = [name for name in archive.namelist() if name not in wanted and not name.endswith("/")]
         if strange:
             raise SiteFileError(
-                f"The site file holds {strange[0][:60]!r}, which site.json does not name. Nothing was changed.", strange[0]
+                f"The site file holds {strange[0][:60]!r}, which site.json does not name. Nothing was changed.",
+                strange[0],
             )
         return SiteFile(site, {asset.hash: _picture(archive, asset) for asset in site.assets})

@@ -2,7 +2,7 @@
 
 from pathlib import Path
 
-from ..core.css import EmittedPage, EmittedRule, Urls, emit_page, emit_rule
+from ..core.css import EmittedPage, EmittedRule, Urls, bundle_files, emit_page, emit_rule
 from ..core.document import Asset, Band, Page, Site, read_site
 from ..core.errors import NotFoundError, StaleError
 from ..core.picture import examine
@@ -12,8 +12,8 @@ from ..core.resolve.records import Rendition
 from ..fonts import font_bytes, shipped_fonts
 from ..store import History, PictureFiles, State, open_database
 from ..store.tables import bind
+from .archive import zip_of
 from .assets import new_asset
-from .bundle import zipped_bundle
 from .patch import Patch, patched
 from .site_file import SiteFile, pack_site_file, unpack_site_file
 
@@ -72,6 +72,11 @@ class Studio:
         """One step forward."""
         return self.history.redo(based_on)
 
+    def warm(self) -> None:
+        """Read the first page once, so that pictures and letters are at hand before anybody asks."""
+        site = self.site()
+        self.reader.read_page(site, site.pages[0])
+
     def page(self, site: Site, page_id: str) -> Page:
         """A page by id or slug. Raises NotFoundError."""
         page = site.page(page_id)
@@ -104,8 +109,8 @@ class Studio:
         row = self.pictures.find(prefix)
         if row is None:
             raise NotFoundError("There is no such picture.")
-        size = {"width": row.width, "height": row.height, "bytes": row.bytes}
-        return renditions(Asset(id="a", name="a", hash=row.hash, type=row.type, **size))
+        fields = {name: getattr(row, name) for name in ("hash", "type", "width", "height", "bytes")}
+        return renditions(Asset.model_validate({"id": "picture", "name": row.hash, **fields}))
 
     def rendition_file(self, prefix: str, width: int) -> Path:
         """The file of a picture's rendition of this width. Raises NotFoundError."""
@@ -119,12 +124,16 @@ class Studio:
         options = self._renditions(prefix)
         return self.pictures.file(next((r for r in options if r.width >= 360), options[-1]))
 
-    def _picture_bytes(self, asset: Asset, rendition: Rendition) -> bytes:
+    def _picture_bytes(self, rendition: Rendition) -> bytes:
         return self.pictures.file(rendition).read_bytes()
+
+    def bundle_files(self) -> dict[str, bytes]:
+        """Pages, stylesheets, pictures and fonts of the whole site, by their path."""
+        return bundle_files(self.site(), self.fonts, self._picture_bytes, font_bytes)
 
     def bundle(self) -> bytes:
         """The whole site as a zip that opens from disk."""
-        return zipped_bundle(self.site(), self.fonts, self._picture_bytes, font_bytes)
+        return zip_of(self.bundle_files())
 
     def site_file(self) -> bytes:
         """The site and its pictures in one open file."""

@@ -16,7 +16,8 @@ def now() -> str:
 
 def _first_tables(db: SqliteDatabase) -> None:
     db.execute_sql(
-        "CREATE TABLE step (number INTEGER PRIMARY KEY, label TEXT NOT NULL, document TEXT NOT NULL, made TEXT NOT NULL)"
+        "CREATE TABLE step (number INTEGER PRIMARY KEY, label TEXT NOT NULL, "
+        "document TEXT NOT NULL, made TEXT NOT NULL)"
     )
     db.execute_sql(
         "CREATE TABLE place (id INTEGER PRIMARY KEY CHECK (id = 1), revision INTEGER NOT NULL, "

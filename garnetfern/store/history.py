@@ -40,7 +40,7 @@ class History:
             return self._state()
 
     def _place(self) -> Place:
-        place: Place | None = Place.get_or_none(Place.id == 1)
+        place: Place | None = Place.get_or_none()
         if place is None:
             raise NotFoundError("There is no site here yet.")
         return place
@@ -76,9 +76,7 @@ class History:
         return place
 
     def _move(self, place: Place, number: int) -> State:
-        place.step = number
-        place.revision += 1
-        place.save()
+        Place.update(step=number, revision=place.revision + 1).execute()
         return self._state()
 
     def change(self, based_on: int, document: dict[str, Any], label: str) -> State:

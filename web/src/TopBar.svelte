@@ -77,7 +77,7 @@
       onpointerleave={() => bench.release()}>Before</button
     >
     <span class="muted px-2" role="status">{kept ? `Kept ${kept}` : ''}</span>
-    <button type="button" class="quiet" onclick={turn}>{theme === DUSK ? 'Day' : 'Dusk'}</button>
+    <button type="button" class="quiet" onclick={turn}>{theme === DUSK ? 'Light' : 'Dark'}</button>
     <button type="button" class="quiet" aria-expanded={help} title="Keys (?)" onclick={toggleHelp}
       >Keys</button
     >

@@ -9,6 +9,8 @@ from .spaces import Pixels
 LARGE_PX = 24.0
 LARGE_BOLD_PX = 56 / 3  # 14 pt
 BOLD = 700
+FLARE = np.float32(0.05)
+"""The light that a screen reflects, added to both luminances."""
 
 
 class Requirement(StrEnum):
@@ -20,8 +22,8 @@ class Requirement(StrEnum):
 
 def contrast(one: Pixels, other: Pixels) -> Pixels:
     """Ratio 1..21 of two relative luminances; symmetric, broadcasts."""
-    result: Pixels = (np.maximum(one, other) + np.float32(0.05)) / (np.minimum(one, other) + np.float32(0.05))
-    return result
+    lighter, darker = np.maximum(one, other), np.minimum(one, other)
+    return np.asarray((lighter + FLARE) / (darker + FLARE), dtype=np.float32)
 
 
 def is_large(size: float, weight: int) -> bool:

@@ -36,7 +36,8 @@ _TO_LAB = np.array(
 def to_linear(srgb: Pixels) -> Pixels:
     """sRGB 0..255 to linear light 0..1, by a table of 4096 steps (error below 1e-4)."""
     index = np.clip(srgb * (_LEVELS / 255), 0, _LEVELS)
-    return _LINEAR[np.rint(index).astype(np.int32)]
+    result: Pixels = _LINEAR[np.rint(index).astype(np.int32)]
+    return result
 
 
 def luminance(srgb: Pixels) -> Pixels:

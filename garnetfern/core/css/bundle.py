@@ -2,7 +2,7 @@
 
 from collections.abc import Callable
 
-from ..document import Asset, Site
+from ..document import Site
 from ..resolve.fonts import FontBook
 from ..resolve.records import Rendition
 from .page import emit_page
@@ -13,7 +13,7 @@ from .urls import Urls, text_hash
 def bundle_files(
     site: Site,
     fonts: FontBook,
-    picture: Callable[[Asset, Rendition], bytes],
+    picture: Callable[[Rendition], bytes],
     font: Callable[[str], bytes],
 ) -> dict[str, bytes]:
     """Path in the bundle to bytes. The first page is index.html; stylesheets carry a hash of their content."""
@@ -30,7 +30,7 @@ def bundle_files(
             asset = site.asset(asset_id)
             name = "pictures/" + urls.picture(asset, rendition).rsplit("/", 1)[1]
             if name not in files:
-                files[name] = picture(asset, rendition)
+                files[name] = picture(rendition)
         for band in page.bands:
             for block in band.blocks():
                 for face in fonts.family(block.lettering.font).faces:

@@ -10,11 +10,14 @@ from ..resolve.records import Rendition
 from ..resolve.serving import ServingRange, serving_ranges
 from .urls import Urls
 
+Served = tuple[ServingRange, Rendition, Rendition]
+"""A serving range with its rendition at 1x and at 2x."""
 
-def served(site: Site, band: Band, layer: ImageLayer, fonts: FontBook) -> list[tuple[ServingRange, Rendition, Rendition]]:
+
+def served(site: Site, band: Band, layer: ImageLayer, fonts: FontBook) -> list[Served]:
     """Serving ranges in rising order with the rendition at 1x and at 2x; equal neighbours are one."""
     asset = site.asset(layer.asset)
-    found: list[tuple[ServingRange, Rendition, Rendition]] = []
+    found: list[Served] = []
     for span in serving_ranges(site.screens):
         needed = image_needed(site, band, layer, span, fonts)
         once, twice = choose_rendition(asset, needed), choose_rendition(asset, 2 * needed)

@@ -49,7 +49,9 @@ def _parse_sum(text: str, whole: str) -> Sum:
             raise LengthError(f"{_RULE}. Received: {whole[:60]!r}.")
         value = float(match[2]) * (-1 if match[1] == "-" else 1)
         if not match[3] and value:
-            raise LengthError(f"The number {match[2]} needs a unit: px, %, vw, vh, rem or em. Received: {whole[:60]!r}.")
+            raise LengthError(
+                f"The number {match[2]} needs a unit: px, %, vw, vh, rem or em. Received: {whole[:60]!r}."
+            )
         if abs(value) > LARGEST:
             raise LengthError(f"A length reaches {LARGEST:.0f} at the most. Received: {whole[:60]!r}.")
         terms.append(Term(value, match[3] or "px"))

@@ -183,5 +183,3 @@ class Site(Model):
     def page(self, page_id: str) -> Page | None:
         """The page of this id or slug, or None."""
         return next((p for p in self.pages if page_id in (p.id, p.slug)), None)
-
-

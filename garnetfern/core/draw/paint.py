@@ -9,6 +9,7 @@ from ..colour.spaces import Pixels
 from ..resolve.records import BandRecord, Box, ColourSheet, ImageSheet, PageRecord, Sheet
 from .sample import Region, Sampler
 
+
 def whole(box: Box) -> Region:
     """The region of all pixels a box touches."""
     left, top = math.floor(box.x), math.floor(box.y)

@@ -13,6 +13,8 @@ from ..resolve.records import ImageSheet, Rendition
 Region = tuple[int, int, int, int]
 """Left, top, width and height in whole px of the page."""
 
+Pair = tuple[float, float]
+
 Picture = NDArray[np.uint8]
 """Height x width x 3 (RGB) or 4 (RGBA, not premultiplied), 0..255."""
 
@@ -36,9 +38,7 @@ def halved(picture: Picture) -> Picture:
     return np.asarray(cv2.resize(picture, size, interpolation=cv2.INTER_AREA), dtype=np.uint8)
 
 
-def sample(
-    picture: Picture, drawn: tuple[float, float], start: tuple[float, float], region: Region
-) -> NDArray[np.uint8]:
+def sample(picture: Picture, drawn: Pair, start: Pair, region: Region) -> NDArray[np.uint8]:
     """The part `region` (left, top, width, height in px) of a picture drawn `drawn` wide and high from `start` on.
 
     Outside the picture the nearest pixel is repeated. Result: height x width x channels.
@@ -75,7 +75,7 @@ class Sampler:
         self._source = source
         self._kept = lru_cache(maxsize=self.KEPT)(self._sample)
 
-    def _sample(self, rendition: Rendition, drawn: tuple[float, float], start: tuple[float, float], part: Region) -> Picture:
+    def _sample(self, rendition: Rendition, drawn: Pair, start: Pair, part: Region) -> Picture:
         return sample(self._source.pixels(rendition), drawn, start, part)
 
     def sampled(self, sheet: ImageSheet, part: Region) -> Picture:

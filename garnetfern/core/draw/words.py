@@ -20,7 +20,9 @@ def paint_words(canvas: Pixels, page: PageRecord, region: Region, glyphs: Glyphs
                 if common is None:
                     continue
                 x, y, w, h = (int(v) for v in (common.x, common.y, common.width, common.height))
-                cover = mask.coverage[y - top : y - top + h, x - left : x - left + w, None] * np.float32(block.fill.alpha)
+                cover = mask.coverage[y - top : y - top + h, x - left : x - left + w, None] * np.float32(
+                    block.fill.alpha
+                )
                 part = canvas[y - region[1] : y - region[1] + h, x - region[0] : x - region[0] + w]
                 part += (fill - part) * cover
 

@@ -94,7 +94,8 @@ def load(data: bytes, name: str = "This file", draft: tuple[int, int] | None = N
             upright = ImageOps.exif_transpose(image) or image
     except Exception as error:
         raise PictureError(
-            f"{name} is damaged: its data end too early or cannot be read. It was not taken; save it anew and try again."
+            f"{name} is damaged: its data end too early or cannot be read. "
+            "It was not taken; save it anew and try again."
         ) from error
     return _to_srgb(upright, profile)
 

@@ -81,8 +81,7 @@ def grown(mask: Mask, radius: float) -> tuple[int, int, NDArray[np.bool_]]:
 
 
 def _averaged(values: Pixels, side: int) -> Pixels:
-    result: Pixels = cv2.blur(values, (side, side), borderType=cv2.BORDER_REPLICATE)
-    return result
+    return np.asarray(cv2.blur(values, (side, side), borderType=cv2.BORDER_REPLICATE), dtype=np.float32)
 
 
 def ratio_map(ground: Pixels, fill: Rgba, size: float) -> Pixels:

@@ -2,10 +2,10 @@
 
 import io
 import math
-import struct
 from dataclasses import dataclass, field
 from functools import cached_property, lru_cache
 
+import numpy as np
 import uharfbuzz as hb
 from fontTools.ttLib import TTFont
 
@@ -29,7 +29,7 @@ def parse_unicode_range(text: str) -> tuple[tuple[int, int], ...]:
 
 def used_size(size: float) -> float:
     """The font size the browser really shapes with: floored to 1/100 px, in single precision, then to 1/64 px."""
-    single = struct.unpack("f", struct.pack("f", size))[0]
+    single = float(np.float32(size))
     return math.floor(math.floor(single * 100 + 1e-4) / 100 * 64 + 1e-9) / 64
 
 

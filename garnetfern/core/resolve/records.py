@@ -103,7 +103,7 @@ class Line:
 
 @dataclass(frozen=True)
 class BlockRecord:
-    """A block of words: its box, its lines, and what its letters are filled with. `doubts`: why it cannot be vouched for."""
+    """A block of words: box, lines, and the letters' fill. `doubts` say why it cannot be vouched for."""
 
     id: str
     box: Box

@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 from functools import lru_cache
+from itertools import pairwise
 
 import uharfbuzz as hb
 
@@ -86,7 +87,7 @@ def pen_positions(text: str, setting: Setting) -> tuple[float, ...]:
         found.setdefault(cluster, x)
     marks = [*found.items(), (len(text), shaped.width)]
     positions = [0.0] * (len(text) + 1)
-    for (at, x), (after, x_after) in zip(marks, marks[1:], strict=False):
+    for (at, x), (after, x_after) in pairwise(marks):
         for k in range(at, after):
             positions[k] = x + (x_after - x) * (k - at) / (after - at)
     positions[len(text)] = shaped.width

@@ -1,4 +1,16 @@
-import type { BuildUp, Font, Live, Operation, Overlay, Problem, Reading, Rule, State, Asset } from './types';
+import type {
+  BuildUp,
+  BundleFile,
+  Font,
+  Live,
+  Operation,
+  Overlay,
+  Problem,
+  Reading,
+  Rule,
+  State,
+  Asset,
+} from './types';
 
 /** What the server refused, with its place in the document. */
 export class Refused extends Error {
@@ -44,6 +56,7 @@ type Asked = { revision: number; patch: Operation[]; page: string };
 
 export const state = () => get<State>('/api/state');
 export const fonts = () => get<Font[]>('/api/fonts');
+export const bundleFiles = () => get<BundleFile[]>('/api/bundle');
 export const before = (page: string) => get<Live>(`/api/before?page=${page}`);
 export const live = (asked: Asked) => post<Live>('/api/live', asked);
 export const readings = (asked: Asked) => post<{ readings: Reading[] }>('/api/readings', asked);

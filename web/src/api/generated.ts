@@ -208,6 +208,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bundle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Bundle List */
+        get: operations["bundle_list_api_bundle_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bundle.zip": {
         parameters: {
             query?: never;
@@ -443,6 +460,16 @@ export interface components {
             block: string | null;
             /** Required */
             required: number | null;
+        };
+        /**
+         * BundleFile
+         * @description A file of the bundle and its weight.
+         */
+        BundleFile: {
+            /** Name */
+            name: string;
+            /** Bytes */
+            bytes: number;
         };
         /**
          * CardView
@@ -1513,6 +1540,53 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Picked"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    bundle_list_api_bundle_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BundleFile"][];
                 };
             };
             /** @description Conflict */

@@ -19,6 +19,7 @@ export type BuildUp = Schemas['BuildUpView'];
 export type Card = Schemas['CardView'];
 export type Overlay = Schemas['OverlayView'];
 export type Rule = Schemas['RuleView'];
+export type BundleFile = Schemas['BundleFile'];
 export type Font = Schemas['FontView'];
 export type Problem = Schemas['ProblemView'];
 export type Operation = {

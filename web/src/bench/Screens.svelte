@@ -13,6 +13,7 @@
   const shown = $derived(bench.screens.filter((s) => !bench.forward || s.id === bench.forward));
   const lines = $derived(Math.min(4, Math.max(1, bench.blocks.length)));
   const room = $derived(Math.max(120, height - LABEL - lines * 20 - 14));
+  const lowest = $derived(Math.min(...shown.map((s) => s.height)));
   const scale = $derived.by(() => {
     const total = shown.reduce((sum, s) => sum + s.width, 0);
     const wide = (width - GAP * (shown.length - 1)) / Math.max(1, total);
@@ -34,7 +35,7 @@
               >
             {/if}
           </div>
-          <ScreenFrame {bench} {screen} {scale} height={Math.min(room, screen.height * scale)} />
+          <ScreenFrame {bench} {screen} {scale} height={Math.min(room, lowest * scale)} />
           <ScreenReadings {bench} {screen} />
         </div>
       {/each}

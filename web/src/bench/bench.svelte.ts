@@ -88,9 +88,10 @@ export class Bench {
       const [state, fonts] = await Promise.all([client.state(), client.fonts()]);
       this.fonts = fonts;
       this.take(state);
-      this.chooseBand(this.band?.id ?? '');
+      this.bandId = this.band?.id ?? '';
       const overlay = this.layers.findLast((l) => l.kind === 'colour');
       this.cardId = overlay?.id ?? this.layers[0]?.id ?? 'base';
+      this.settle();
     } catch (error) {
       this.tell(error);
     }

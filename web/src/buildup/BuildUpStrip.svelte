@@ -9,7 +9,7 @@
 
   const CARD = 122;
   const STEP = 140;
-  const LINE = 92;
+  const LINE = 118;
   let dragged = $state<string | null>(null);
 
   type Entry = { id: string; name: string; aside: string; layer: Layer | null };

@@ -5,7 +5,7 @@
   type Props = { cards: Card[]; required: number | null; card: number; step: number; height: number };
   let { cards, required, card, step, height }: Props = $props();
 
-  const MARGIN = 12;
+  const MARGIN = 18;
   const dots = $derived(points(cards, step, card, height, MARGIN));
   const level = $derived(required === null ? null : heightOf(required, height, MARGIN));
   const width = $derived(Math.max(1, cards.length) * step + 40);
@@ -31,7 +31,7 @@
       {:else}
         <path d="M-5-4H5L0 6Z" fill="currentColor" />
       {/if}
-      <text x="9" y={dot.y < 22 ? 12 : -3} class="figure">{dot.shown}</text>
+      <text x="9" y={dot.meets ? -3 : 13} class="figure">{dot.shown}</text>
     </g>
   {/each}
 </svg>

@@ -35,6 +35,7 @@
     align-items: center;
     min-height: 28px;
     cursor: pointer;
+    white-space: nowrap;
     border-bottom: 2px solid transparent;
   }
   .option:has(:checked) {

@@ -36,7 +36,7 @@
     keep={(colour) => bench.keep(set('backdrop/base', colour), `Base in ${colour}`)}
   />
   <p class="muted text-[12.5px]">Visitors see it while the picture loads, and if it never does.</p>
-  <div class="grid grid-cols-3 gap-3">
+  <div class="grid grid-cols-[0.65fr_1.5fr_0.65fr] gap-3">
     {#each lengths as { field, label, of } (field)}
       <Field
         {label}

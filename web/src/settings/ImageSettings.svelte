@@ -13,10 +13,10 @@
     { value: 'cover', name: 'Fill', note: 'cover: fills the area; what does not fit is cut off' },
     {
       value: 'contain',
-      name: 'Show all',
+      name: 'Whole',
       note: 'contain: shows all of it; what is left over shows the base colour',
     },
-    { value: 'natural', name: 'Natural size', note: 'one picture px is one CSS px' },
+    { value: 'natural', name: 'Natural', note: 'one picture px is one CSS px' },
   ] as const;
 
   const asset = $derived(bench.site?.assets?.find((a) => a.id === layer.asset));

@@ -57,7 +57,7 @@
         show={(text) => bench.show(set(of, 'wording', text))}
         keep={(text) => keep(of, 'wording', text, `Words: ${text.slice(0, 40) || 'none'}`)}
       />
-      <div class="grid grid-cols-[1fr_70px_1.15fr_56px] gap-2">
+      <div class="grid grid-cols-[1fr_90px_80px] gap-2">
         <label class="min-w-0">
           <span class="muted block pb-0.5 text-[12px]">Font</span>
           <select
@@ -86,20 +86,24 @@
           </select>
         </label>
         <Field
-          label="Size"
-          value={lettering.size ?? '17px'}
-          nudge={nudgeLength}
-          note="px, rem, or growing with the screen: clamp(34px, 5vw, 72px)"
-          show={(text) => bench.show(set(of, 'lettering/size', text))}
-          keep={(text) => keep(of, 'lettering/size', text, `Size ${text}`)}
-        />
-        <Field
           label="Line"
           value={String(lettering.line ?? 1.5)}
           nudge={nudgeNumber(0.02, 0.6, 4)}
           note="line height as a multiple of the size"
           show={(text) => bench.show(set(of, 'lettering/line', Number(text.replace(',', '.'))))}
           keep={(text) => keep(of, 'lettering/line', Number(text.replace(',', '.')), `Line height ${text}`)}
+        />
+      </div>
+      <div class="flex items-center gap-2">
+        <span class="muted w-[68px] shrink-0 text-[13px]" aria-hidden="true">Size</span>
+        <Field
+          label="Size"
+          hideLabel
+          value={lettering.size ?? '17px'}
+          nudge={nudgeLength}
+          note="px, rem, or growing with the screen: clamp(34px, 5vw, 72px)"
+          show={(text) => bench.show(set(of, 'lettering/size', text))}
+          keep={(text) => keep(of, 'lettering/size', text, `Size ${text}`)}
         />
       </div>
     {/key}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import * as client from '../api/client';
-  import type { Rule } from '../api/types';
+  import type { BundleFile, Rule } from '../api/types';
   import type { Bench } from '../bench/bench.svelte';
 
   let { bench }: { bench: Bench } = $props();
@@ -9,6 +9,7 @@
   let rule = $state.raw<Rule | null>(null);
   let copied = $state(false);
   let packing = $state('');
+  let files = $state.raw<BundleFile[]>([]);
   let problem = $state<string | null>(null);
 
   $effect(() => {
@@ -21,6 +22,16 @@
       .then((found) => (rule = found))
       .catch((error: unknown) => bench.tell(error));
   });
+
+  $effect(() => {
+    if (!bench.state) return;
+    client
+      .bundleFiles()
+      .then((found) => (files = found))
+      .catch((error: unknown) => bench.tell(error));
+  });
+
+  const kilobytes = (of: BundleFile[]) => `${Math.ceil(of.reduce((sum, f) => sum + f.bytes, 0) / 1024)} kB`;
 
   async function copy(): Promise<void> {
     await navigator.clipboard.writeText(rule?.css ?? '');
@@ -107,6 +118,19 @@
       >
         {packing === 'garnetfern-bundle.zip' ? 'Packing …' : 'Download the bundle'}
       </button>
+      {#if files.length > 0}
+        <table class="mt-3 w-full text-[13px]">
+          <caption class="muted pb-1 text-left">{files.length} files, {kilobytes(files)} in all</caption>
+          <tbody>
+            {#each files as file (file.name)}
+              <tr class="border-t border-base-300">
+                <td class="max-w-0 truncate py-0.5" title={file.name}>{file.name}</td>
+                <td class="w-20 text-right whitespace-nowrap">{kilobytes([file])}</td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      {/if}
     </section>
     <section aria-labelledby="file">
       <h2 id="file" class="display-face text-[18px]">The site as one file</h2>
@@ -114,11 +138,11 @@
       <div class="flex gap-2">
         <button
           type="button"
-          class="btn h-[32px] min-h-0"
+          class="btn btn-outline h-[32px] min-h-0"
           disabled={packing !== ''}
           onclick={() => void download('/api/site-file', 'site.garnetfern.zip')}>Save to a file</button
         >
-        <label class="btn h-[32px] min-h-0">
+        <label class="btn btn-outline h-[32px] min-h-0">
           {packing === 'open' ? 'Opening …' : 'Open a file'}
           <input type="file" class="sr-only" accept=".zip" aria-label="Open a site file" onchange={open} />
         </label>

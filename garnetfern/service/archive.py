@@ -1,13 +1,7 @@
-"""The bundle as one zip."""
+"""Zips whose bytes depend on their content alone."""
 
 import io
 import zipfile
-from collections.abc import Callable
-
-from ..core.css import bundle_files
-from ..core.document import Asset, Site
-from ..core.resolve.fonts import FontBook
-from ..core.resolve.records import Rendition
 
 STAMP = (1980, 1, 1, 0, 0, 0)
 
@@ -23,10 +17,3 @@ def zip_of(files: dict[str, bytes]) -> bytes:
             entry.external_attr = 0o644 << 16
             archive.writestr(entry, data)
     return out.getvalue()
-
-
-def zipped_bundle(
-    site: Site, fonts: FontBook, picture: Callable[[Asset, Rendition], bytes], font: Callable[[str], bytes]
-) -> bytes:
-    """Pages, stylesheet, pictures and fonts of a site."""
-    return zip_of(bundle_files(site, fonts, picture, font))
