@@ -9,8 +9,8 @@ from numpy.typing import NDArray
 
 Pixels = NDArray[np.float32]
 
-_LEVELS = 4096
-_ENCODED = np.arange(_LEVELS + 1, dtype=np.float64) / _LEVELS
+_PER_LEVEL = 32
+_ENCODED = np.arange(255 * _PER_LEVEL + 1, dtype=np.float64) / (255 * _PER_LEVEL)
 _LINEAR = np.where(_ENCODED <= 0.04045, _ENCODED / 12.92, ((_ENCODED + 0.055) / 1.055) ** 2.4).astype(np.float32)
 
 LUMINANCE = np.array([0.2126, 0.7152, 0.0722], dtype=np.float32)
@@ -34,8 +34,8 @@ _TO_LAB = np.array(
 
 
 def to_linear(srgb: Pixels) -> Pixels:
-    """sRGB 0..255 to linear light 0..1, by a table of 4096 steps (error below 1e-4)."""
-    index = np.clip(srgb * (_LEVELS / 255), 0, _LEVELS)
+    """sRGB 0..255 to linear light 0..1, by a table of 32 steps a level (exact at whole levels)."""
+    index = np.clip(srgb * _PER_LEVEL, 0, 255 * _PER_LEVEL)
     result: Pixels = _LINEAR[np.rint(index).astype(np.int32)]
     return result
 

@@ -120,8 +120,6 @@ def _band_css(site: Site, band: Band, fonts: FontBook, urls: Urls) -> str:
     if band.columns:
         shares = " ".join(f"minmax(0, {number(c.share)}fr)" for c in band.columns)
         content: Declarations = [("max-inline-size", band.content.width), ("gap", band.content.gap)]
-        if len(band.columns) == 1:
-            content.append(("grid-template-columns", "minmax(0, 1fr)"))
         text += rule(f".gf-{band.id} > .gf-content", content)
         if len(band.columns) > 1:
             inner = rule(f".gf-{band.id} > .gf-content", [("grid-template-columns", shares)], "  ")
@@ -160,7 +158,15 @@ def _common(page: Page) -> str:
                 [("position", "absolute"), ("inset", "0"), ("pointer-events", "none")],
             ),
             rule(".gf-behind", [("z-index", "-1"), ("overflow", "hidden")]),
-            rule(".gf-content", [("inline-size", "100%"), ("margin-inline", "auto"), ("display", "grid")]),
+            rule(
+                ".gf-content",
+                [
+                    ("inline-size", "100%"),
+                    ("margin-inline", "auto"),
+                    ("display", "grid"),
+                    ("grid-template-columns", "minmax(0, 1fr)"),
+                ],
+            ),
             rule(".gf-column", [("display", "flex"), ("flex-direction", "column")]),
             rule(".gf-words", words),
         ]

@@ -19,12 +19,12 @@ MIGRATIONS: dict[int, Callable[[dict[str, Any]], dict[str, Any]]] = {}
 def _path(location: tuple[int | str, ...], data: Any) -> str:
     """A JSON path of pydantic's location; the names of union members in it are left out."""
     path = "$"
-    for key in location:
+    for place, key in enumerate(location):
         if isinstance(key, int):
             path += f"[{key}]"
             data = data[key] if isinstance(data, list | tuple) and key < len(data) else None
-        elif isinstance(data, dict) and key not in data and key == data.get("kind"):
-            continue
+        elif isinstance(data, dict) and key == data.get("kind") and place < len(location) - 1:
+            continue  # the name of a union's member; no field of that name holds anything inside
         else:
             path += f".{key}"
             data = data.get(key) if isinstance(data, dict) else None
@@ -39,6 +39,13 @@ def _sentence(error: Any) -> str:
         most, has = error["ctx"]["max_length"], len(str(error["input"]))
         return f"This text takes {most:,} characters at the most; it has {has:,}."
     return message if message.endswith(".") else message + "."
+
+
+def _problems(error: ValidationError, data: Any) -> list[Problem]:
+    """What pydantic found, without the lists it calls too short because an item of theirs is wrong."""
+    found = [Problem(e["type"], _sentence(e), _path(e["loc"], data)) for e in error.errors()]
+    inner = {p.path for p in found}
+    return [p for p in found if p.kind != "too_short" or not any(path.startswith(p.path + "[") for path in inner)]
 
 
 def migrate(data: dict[str, Any]) -> dict[str, Any]:
@@ -62,8 +69,7 @@ def read_site(data: Any, fonts: Collection[str] | None = None) -> Site:
     try:
         site = Site.model_validate(data)
     except ValidationError as error:
-        found = [Problem(e["type"], _sentence(e), _path(e["loc"], data)) for e in error.errors()]
-        raise DocumentError(found) from error
+        raise DocumentError(_problems(error, data)) from error
     broken = list(problems_of(site, fonts))
     if broken:
         raise DocumentError(broken)

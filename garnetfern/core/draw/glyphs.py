@@ -2,6 +2,7 @@
 
 import ctypes
 import io
+import math
 import threading
 from dataclasses import dataclass
 from functools import lru_cache
@@ -68,7 +69,7 @@ class Glyphs:
         for run in line.runs:
             for glyph, x, y, cluster in zip(run.glyphs, run.x, run.y, run.clusters, strict=True):
                 pen = line.x + x
-                quarters = int(pen * SUBPIXELS // 1)
+                quarters = math.floor(pen * SUBPIXELS + 0.5)
                 left, fraction = divmod(quarters, SUBPIXELS)
                 mask = self.mask(run.face, family.weight(block.weight), size, glyph, fraction)
                 if mask.coverage.size:

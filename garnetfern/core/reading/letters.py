@@ -16,7 +16,7 @@ from ..colour.notation import Rgba
 from ..colour.spaces import Pixels, lightness, luminance
 from ..draw.glyphs import Mask
 from ..draw.sample import Region
-from ..resolve.records import BlockRecord, Box
+from ..resolve.records import BlockRecord, Box, round_half_up
 
 INK = 1 / 3
 REACHED = 0.9
@@ -68,7 +68,7 @@ def ring_radius(size: float) -> float:
 def patch_side(size: float) -> int:
     """The side of the square over which luminance is averaged, an odd number of px."""
     side = max(3.0, 0.25 * size)
-    return 2 * round((side - 1) / 2) + 1
+    return 2 * round_half_up((side - 1) / 2) + 1
 
 
 def grown(mask: Mask, radius: float) -> tuple[int, int, NDArray[np.bool_]]:

@@ -30,7 +30,7 @@ def parse_unicode_range(text: str) -> tuple[tuple[int, int], ...]:
 def used_size(size: float) -> float:
     """The font size the browser really shapes with: floored to 1/100 px, in single precision, then to 1/64 px."""
     single = float(np.float32(size))
-    return math.floor(math.floor(single * 100 + 1e-4) / 100 * 64 + 1e-9) / 64
+    return math.floor(math.floor(single * 100) / 100 * 64 + 1e-9) / 64
 
 
 @dataclass(frozen=True, eq=False)

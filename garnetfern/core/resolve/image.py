@@ -3,7 +3,8 @@
 import math
 
 from ..document import Asset, ImageLayer
-from .records import Box, ImageSheet, Rendition
+from .lengths import layout_unit
+from .records import Box, ImageSheet, Rendition, round_half_up
 
 STEPS = (160, 240, 360, 540, 800, 1200, 1600, 2000, 2560, 3200, 3840)
 """Widths of renditions in px. Neighbours differ by less than a factor of two, so that no browser ever draws a
@@ -43,13 +44,25 @@ def shown_width(layer: ImageLayer, asset: Asset, area: Box) -> float:
     return fitted_size(layer, asset.width, asset.height, area)[0]
 
 
+def _placed(start: float, length: float, size: float, share: float) -> tuple[float, float]:
+    """Where a tile begins along one axis of its area, and its size there, as the browser snaps them.
+
+    A tile that fits into its area is drawn at whole px; a larger one keeps its fractions, from the area's snapped edge.
+    """
+    if length > size:
+        size = round_half_up(size)
+        return round_half_up(start + (length - size) * share), size
+    return round_half_up(start) + layout_unit((length - size) * share), size
+
+
 def image_sheet(layer: ImageLayer, asset: Asset, area: Box, rendition: Rendition) -> ImageSheet:
     """Resolve an image layer in its area; `position` in percent is the focal point."""
-    box = area.snapped()
     if layer.size == "natural":
         width, height = float(asset.width), float(asset.height)
     else:
-        width, height = fitted_size(layer, rendition.width, rendition.height, box)
-    left = box.x + (box.width - width) * layer.focal[0]
-    top = box.y + (box.height - height) * layer.focal[1]
-    return ImageSheet(layer.id, box, Box(left, top, width, height), rendition, layer.opacity)
+        # the browser fits a whole picture into the snapped area, and covers the unsnapped one
+        room = area.snapped() if layer.size == "contain" else area
+        width, height = fitted_size(layer, rendition.width, rendition.height, room)
+    left, width = _placed(area.x, area.width, width, layer.focal[0])
+    top, height = _placed(area.y, area.height, height, layer.focal[1])
+    return ImageSheet(layer.id, area.snapped(), Box(left, top, width, height), rendition, layer.opacity)

@@ -1,0 +1,69 @@
+# Everything is installed into .venv and web/node_modules; stamps in .stamps say what is up to date.
+PYTHON ?= python3.11
+ifeq ($(shell command -v $(PYTHON)),)
+PYTHON := python3
+endif
+BIN := .venv/bin
+HOST ?= 127.0.0.1
+PORT ?= 8420
+WEB_SOURCES := $(shell find web/src web/public -type f 2>/dev/null) web/index.html web/vite.config.ts
+.DEFAULT_GOAL := help
+
+help: ## this list
+	@grep -hE '^[a-z-]+:.*##' $(MAKEFILE_LIST) | sed 's/:.*## /\t/' | expand -t 14
+
+.venv/bin/uv:
+	$(PYTHON) -m venv .venv
+	$(BIN)/pip install --quiet --disable-pip-version-check uv || true
+
+.stamps/python: requirements.txt requirements-dev.txt pyproject.toml | .venv/bin/uv
+	@mkdir -p .stamps
+	@if [ -x $(BIN)/uv ]; then $(BIN)/uv pip install --quiet --python .venv -r requirements-dev.txt && $(BIN)/uv pip install --quiet --python .venv --no-deps -e .; \
+	else $(BIN)/pip install --quiet -r requirements-dev.txt && $(BIN)/pip install --quiet --no-deps -e .; fi
+	@touch $@
+
+.stamps/node: web/package-lock.json web/.npmrc
+	@mkdir -p .stamps
+	cd web && npm ci --no-audit --no-fund --loglevel=error
+	@touch $@
+
+.stamps/web: .stamps/node $(WEB_SOURCES)
+	cd web && npx vite build --logLevel warn
+	@touch $@
+
+.stamps/chromium:
+	@mkdir -p .stamps
+	@test -x /usr/bin/chromium || { \
+	  if [ "$$(id -u)" = 0 ]; then apt-get update -qq && apt-get install -y -qq chromium >/dev/null; \
+	  else sudo apt-get update -qq && sudo apt-get install -y -qq chromium >/dev/null; fi; }
+	@touch $@
+
+setup: .stamps/python .stamps/web .stamps/chromium ## everything that demo and tests need; starts nothing
+
+demo: .stamps/python .stamps/web ## build, start with the sample site, print the address
+	$(BIN)/garnetfern serve --demo --host $(HOST) --port $(PORT) --data data/demo
+
+test: setup ## all tests, the interface in headless Chromium included
+	$(BIN)/pytest
+
+lint: .stamps/python .stamps/node ## every check that runs nothing
+	$(BIN)/ruff check .
+	$(BIN)/ruff format --check .
+	$(BIN)/mypy
+	$(BIN)/lint-imports --no-logo
+	cd web && npm run --silent check && npm run --silent lint
+
+types: .stamps/python .stamps/node ## the interface's types, from the API
+	$(BIN)/python scripts/openapi.py
+	cd web && npm run --silent types
+
+screenshots: setup ## docs/screenshots, from the sample site
+	$(BIN)/python scripts/screenshots.py
+
+bench: setup ## speed of the bench and of the check, beside a scripted browser
+	$(BIN)/python -m benchmarks
+
+fidelity: setup ## docs/fidelity.md, measured in Chromium
+	$(BIN)/python scripts/fidelity.py
+
+.PHONY: help setup demo test lint types screenshots bench fidelity

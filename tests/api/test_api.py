@@ -1,0 +1,190 @@
+"""The API: shapes of answers and errors, limits, and pages that hold no surprise."""
+
+import json
+from pathlib import Path
+
+import pytest
+from starlette.testclient import TestClient
+from tests.conftest import jpeg
+from tests.sites import one_banner
+
+from garnetfern.api.app import create_app
+from garnetfern.service.site_file import pack_site_file
+
+BAND = "/pages/0/bands/0"
+
+
+@pytest.fixture
+def app(tmp_path):
+    made = create_app(tmp_path)
+    made.state.studio.start(one_banner(), "A new site")
+    return made
+
+
+@pytest.fixture
+def client(app):
+    with TestClient(app, raise_server_exceptions=False) as found:
+        yield found
+
+
+def asked(client, **more):
+    return {"revision": client.get("/api/state").json()["revision"], "patch": [], "page": "home", **more}
+
+
+def replace(path, value):
+    return [{"op": "replace", "path": f"{BAND}/{path}", "value": value}]
+
+
+def test_state_change_undo_redo(client):
+    changed = client.post("/api/change", json={**asked(client), "patch": replace("height/min", "50vh"), "label": "Lower"})
+    assert changed.status_code == 200
+    assert (changed.json()["undo"], changed.json()["redo"]) == ("Lower", None)
+    undone = client.post("/api/undo", json=asked(client)).json()
+    assert undone["redo"] == "Lower"
+    assert client.post("/api/redo", json=asked(client)).json()["document"] == changed.json()["document"]
+
+
+def test_a_stale_change_is_answered_with_409_and_its_reason(client):
+    body = {"revision": 7, "patch": replace("height/min", "50vh"), "label": "Lower"}
+    answer = client.post("/api/change", json=body)
+    assert answer.status_code == 409
+    assert answer.json()["kind"] == "stale"
+    assert "Nothing was overwritten" in answer.json()["message"]
+
+
+@pytest.mark.parametrize(
+    ("path", "value", "said"),
+    [
+        ("backdrop/base", "#12", "hexadecimal"),
+        ("height/min", "very tall", "clamp"),
+        ("columns/0/blocks/0/wording", "x" * 5000, "5,000"),
+    ],
+)
+def test_a_bad_value_is_answered_with_its_path(client, path, value, said):
+    answer = client.post("/api/change", json={**asked(client), "patch": replace(path, value), "label": "x"})
+    assert answer.status_code == 422
+    body = answer.json()
+    assert said in body["message"]
+    assert body["path"].endswith(path.split("/")[-1])
+
+
+def test_a_preview_is_shown_and_not_kept(client):
+    found = client.post("/api/live", json={**asked(client), "patch": replace("backdrop/base", "#123456")}).json()
+    assert "#123456" in found["css"]
+    assert "#123456" not in client.post("/api/live", json=asked(client)).json()["css"]
+    assert client.get("/api/state").json()["undo"] is None
+
+
+def test_before_is_the_last_step(client):
+    old = client.post("/api/live", json=asked(client)).json()
+    client.post("/api/change", json={**asked(client), "patch": replace("backdrop/base", "#123456"), "label": "x"})
+    assert client.get("/api/before?page=home").json() == old
+
+
+def test_readings_and_build_up(client):
+    readings = client.post("/api/readings", json=asked(client)).json()["readings"]
+    assert {r["screen"] for r in readings} == {"desktop", "tablet", "phone"}
+    assert all(r["meets"] for r in readings)
+    cards = client.post("/api/build-up", json=asked(client, band="banner")).json()["cards"]
+    assert [c["id"] for c in cards] == ["base", "words"]
+
+
+@pytest.mark.parametrize(
+    ("method", "path", "body", "status"),
+    [
+        ("get", "/api/nowhere", None, 404),
+        ("post", "/api/state", None, 404),
+        ("get", "/live/nowhere", None, 404),
+        ("get", "/pictures/none.webp", None, 404),
+        ("get", "/pictures/x-540-0123456789.webp", None, 404),
+        ("get", "/thumbs/zz", None, 404),
+        ("get", "/api/rule?page=home&band=nowhere", None, 404),
+        ("post", "/api/change", {"revision": 1}, 422),
+        ("post", "/api/change", {"revision": "x", "patch": [], "label": "x"}, 422),
+        ("post", "/api/overlay", {"revision": 1, "page": "home", "band": "banner", "layer": "none"}, 404),
+    ],
+)
+def test_errors_have_one_shape(client, method, path, body, status):
+    answer = client.request(method, path, json=body)
+    assert answer.status_code == status
+    assert set(answer.json()) == {"kind", "message", "path"}
+
+
+def test_an_unforeseen_error_tells_nothing_internal(client, app, monkeypatch):
+    monkeypatch.setattr(app.state.studio, "state", lambda: 1 / 0)
+    answer = client.get("/api/state")
+    assert answer.status_code == 500
+    assert "division" not in answer.text
+    assert answer.json()["kind"] == "internal"
+
+
+def test_a_picture_goes_in_and_comes_out_in_a_known_size(client):
+    asset = client.post("/api/pictures?name=fern.jpg", content=jpeg(700, 500)).json()["asset"]
+    assert (asset["id"], asset["width"], asset["type"]) == ("fern", 700, "jpeg")
+    found = client.get(f"/pictures/fern-540-{asset['hash'][:10]}.webp")
+    assert found.headers["content-type"] == "image/webp"
+    assert "immutable" in found.headers["cache-control"]
+    assert client.get(f"/thumbs/{asset['hash'][:10]}").status_code == 200
+
+
+@pytest.mark.parametrize(
+    ("data", "said"), [(b"", "0 bytes"), (b"plain text", "not a picture"), (jpeg()[:40], "damaged")]
+)
+def test_a_bad_picture_is_answered_with_its_reason(client, data, said):
+    answer = client.post("/api/pictures?name=fern.jpg", content=data)
+    assert answer.status_code == 422
+    assert said in answer.json()["message"]
+    assert "fern.jpg" in answer.json()["message"]
+
+
+def test_a_body_that_announces_too_much_is_refused_before_it_is_read(client):
+    answer = client.post("/api/pictures?name=big.jpg", content=b"x", headers={"content-length": str(60 * 1024 * 1024)})
+    assert answer.status_code == 413
+    assert "50 MB" in answer.json()["message"]
+
+
+def test_a_body_that_grows_too_large_is_refused(client, monkeypatch):
+    monkeypatch.setattr("garnetfern.api.app.MAX_BYTES", 1000)
+
+    def chunks():
+        for _ in range(100):
+            yield b"x" * 100
+
+    assert client.post("/api/pictures?name=big.jpg", content=chunks()).status_code == 413
+
+
+def test_live_pages_run_no_scripts(client):
+    wording = "<script>alert(1)</script>"
+    patch = replace("columns/0/blocks/0/wording", wording)
+    client.post("/api/change", json={**asked(client), "patch": patch, "label": "x"})
+    page = client.get("/live/home")
+    assert "script-src 'none'" in page.headers["content-security-policy"]
+    assert "<script" not in page.text
+
+
+def test_site_files_go_out_and_in(client):
+    data = client.get("/api/site-file").content
+    assert data == pack_site_file(one_banner())
+    answer = client.post("/api/site-file?revision=1&name=back.zip", content=data)
+    assert answer.json()["undo"] == "Open back.zip"
+    refused = client.post("/api/site-file?revision=2&name=bad.zip", content=b"nothing")
+    assert refused.status_code == 422
+    assert refused.json()["kind"] == "site-file"
+
+
+def test_the_bundle_lists_what_it_holds(client):
+    names = [f["name"] for f in client.get("/api/bundle").json()]
+    assert "index.html" in names
+    assert client.get("/api/bundle.zip").content[:2] == b"PK"
+
+
+def test_published_interface_is_that_of_the_application(app):
+    published = Path(__file__).parents[2] / "docs" / "openapi.json"
+    assert json.loads(published.read_text()) == json.loads(json.dumps(app.openapi()))
+
+
+def test_work_on_files_and_drawings_stays_off_the_event_loop(app):
+    import inspect
+
+    awaited = {r.name for r in app.routes if hasattr(r, "endpoint") and inspect.iscoroutinefunction(r.endpoint)}
+    assert awaited <= {"add_picture", "open_site_file", "openapi", "swagger_ui_html"}

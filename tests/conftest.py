@@ -1,0 +1,47 @@
+"""Fixtures that several folders share."""
+
+import io
+from collections.abc import Iterator
+from pathlib import Path
+
+import numpy as np
+import pytest
+from PIL import Image
+
+from garnetfern.core.resolve.fonts import FontBook
+from garnetfern.demo import demo_site_file
+from garnetfern.fonts import shipped_fonts
+from garnetfern.service.site_file import SiteFile
+from garnetfern.service.studio import Studio
+
+from .sites import one_banner
+
+
+def jpeg(width: int = 60, height: int = 40, colour: tuple[int, int, int] = (90, 120, 60)) -> bytes:
+    """A JPEG of one colour."""
+    return encoded(width, height, colour, "JPEG")
+
+
+def encoded(width: int, height: int, colour: tuple[int, int, int], kind: str) -> bytes:
+    """A picture of one colour in a format that Pillow knows."""
+    out = io.BytesIO()
+    Image.fromarray(np.full((height, width, 3), colour, dtype=np.uint8)).save(out, kind)
+    return out.getvalue()
+
+
+@pytest.fixture(scope="session")
+def fonts() -> FontBook:
+    return shipped_fonts()
+
+
+@pytest.fixture(scope="session")
+def demo() -> SiteFile:
+    return demo_site_file()
+
+
+@pytest.fixture
+def studio(tmp_path: Path) -> Iterator[Studio]:
+    made = Studio(tmp_path)
+    made.start(one_banner(), "A new site")
+    yield made
+    made.db.close()

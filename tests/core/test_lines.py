@@ -1,0 +1,97 @@
+"""Lines of text: nothing is lost, everything fits, and breaks stand where they may."""
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+from tests.referee.banners import WORDINGS
+
+from garnetfern.core.resolve.breaks import break_opportunities
+from garnetfern.core.resolve.fonts import parse_unicode_range, used_size
+from garnetfern.core.resolve.lines import broken_lines, set_lines
+from garnetfern.core.resolve.shape import Setting, pen_positions, shape
+from garnetfern.fonts import shipped_fonts
+
+families = st.sampled_from(shipped_fonts().families)
+
+
+def setting(family="Karla", size=20.0, weight=400):
+    return Setting(shipped_fonts().family(family), weight, size)
+
+
+@settings(max_examples=60, deadline=None)
+@given(st.sampled_from(WORDINGS), families, st.floats(10, 90), st.floats(20, 1500))
+def test_no_word_is_lost_and_every_line_fits(wording, family, size, room):
+    found = Setting(family, family.weight(400), size)
+    lines = [text for _, text in broken_lines(wording, room, found)]
+    assert "".join(lines).replace(" ", "") == wording.replace(" ", "").replace("\n", "")
+    for text in lines:
+        assert len(text) == 1 or shape(text, found).width <= room + 1 / 64
+
+
+@settings(max_examples=40, deadline=None)
+@given(st.sampled_from(WORDINGS), families, st.floats(60, 900))
+def test_more_room_never_needs_more_lines(wording, family, room):
+    found = Setting(family, family.weight(400), 24.0)
+    assert len(broken_lines(wording, room * 1.3, found)) <= len(broken_lines(wording, room, found))
+
+
+@pytest.mark.parametrize(
+    ("text", "pieces"),
+    [
+        ("two words", ["two ", "words"]),
+        ("well-kept", ["well-", "kept"]),
+        ("at -4 degrees", ["at ", "-4 ", "degrees"]),
+        ("01-555", ["01-", "555"]),
+        ("either/or", ["either/or"]),
+        ("what?yes", ["what?", "yes"]),
+        ("a\u00a0b c", ["a\u00a0b ", "c"]),
+        ("spores – pots", ["spores ", "– ", "pots"]),
+        ("one—two", ["one", "—", "two"]),
+        ("(see below)", ["(see ", "below)"]),
+    ],
+)
+def test_breaks_stand_where_the_browser_breaks(text, pieces):
+    ends = break_opportunities(text)
+    starts = (0, *ends[:-1])
+    assert [text[a:b] for a, b in zip(starts, ends, strict=True)] == pieces
+
+
+def test_a_word_too_long_for_its_line_is_broken_inside():
+    lines = [text for _, text in broken_lines("a" * 60, 100, setting())]
+    assert len(lines) > 3
+    assert "".join(lines) == "a" * 60
+
+
+@pytest.mark.parametrize(("asked", "used"), [(17.3, 1106 / 64), (41.7, 2668 / 64), (36, 36), (78.0998, 4997 / 64)])
+def test_sizes_are_floored_as_the_browser_floors_them(asked, used):
+    assert used_size(asked) == used
+
+
+@pytest.mark.parametrize(("align", "place"), [("start", 0), ("center", 0.5), ("end", 1)])
+def test_alignment_shares_out_the_free_space(align, place):
+    (line,), missing = set_lines("Ferns", setting(), 30, 400, align, 10, 5)
+    assert line.x == pytest.approx(10 + (400 - line.width) * place, abs=1 / 32)
+    assert missing == ""
+    assert 5 < line.baseline < 35
+
+
+def test_characters_without_a_glyph_are_reported():
+    lines, missing = set_lines("fern 蕨", setting(), 30, 400, "start", 0, 0)
+    assert missing == "蕨"
+    assert lines[0].width > 0
+
+
+def test_letters_outside_the_first_face_come_from_the_second():
+    shaped = shape("Žofie", setting("Hanken Grotesk"))
+    assert [run.face.split("-latin")[1][:4] for run in shaped.runs] == ["-ext", "-wgh"]
+    assert shaped.missing == ""
+
+
+def test_pen_positions_rise_to_the_width():
+    pens = pen_positions("office fair", setting())
+    assert list(pens) == sorted(pens)
+    assert pens[-1] == shape("office fair", setting()).width
+
+
+def test_unicode_ranges_are_read():
+    assert parse_unicode_range("U+0-FF, U+131") == ((0, 255), (0x131, 0x131))

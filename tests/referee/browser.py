@@ -1,0 +1,153 @@
+"""Headless Chromium on emitted pages: what it paints and where it puts things."""
+
+import io
+import tempfile
+from collections.abc import Iterator
+from contextlib import contextmanager
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+from numpy.typing import NDArray
+from PIL import Image
+from playwright.sync_api import Browser, Page, sync_playwright
+
+CHROMIUM = "/usr/bin/chromium"
+FLAGS = [
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+    "--no-first-run",
+]
+
+BOXES = """() => Object.fromEntries([...document.querySelectorAll('.gf-words, .gf-band')].map((e) => {
+  const r = e.getBoundingClientRect();
+  return [[...e.classList].at(-1).slice(3), [r.x, r.y + scrollY, r.width, r.height]];
+}))"""
+
+LETTERS = """() => Object.fromEntries([...document.querySelectorAll('.gf-words')].map((e) => {
+  const found = [];
+  const walk = document.createTreeWalker(e, NodeFilter.SHOW_TEXT);
+  const range = document.createRange();
+  while (walk.nextNode()) {
+    const text = walk.currentNode.data;
+    for (let i = 0; i < text.length; i++) {
+      range.setStart(walk.currentNode, i); range.setEnd(walk.currentNode, i + 1);
+      const all = range.getClientRects();
+      const r = all[all.length - 1];
+      if (r) found.push([text[i], r.x, r.y + scrollY, r.width, r.height]);
+    }
+    found.push(['\\n', 0, 0, 0, 0]);
+  }
+  return [[...e.classList].at(-1).slice(3), found];
+}))"""
+
+PROBE = """([id, wanted]) => {
+  const ranges = [];
+  let top = null, line = 0, n = 0;
+  const walk = document.createTreeWalker(document.querySelector('.gf-' + id), NodeFilter.SHOW_TEXT);
+  while (walk.nextNode()) {
+    for (let i = 0; i < walk.currentNode.data.length; i++, n++) {
+      const range = document.createRange();
+      range.setStart(walk.currentNode, i); range.setEnd(walk.currentNode, i + 1);
+      const all = range.getClientRects();
+      const r = all[all.length - 1];
+      if (!r) continue;
+      if (top !== null && Math.abs(r.y - top) > r.height / 4) line += 1;
+      top = r.y;
+      if ((line % 2) * 3 + (n % 3) === wanted) ranges.push(range);
+    }
+    n += 1;
+  }
+  CSS.highlights.set('probe', new Highlight(...ranges));
+}"""
+CLASSES = 6
+"""Letters are shown in turns, every third one of every second line, so that no two of them touch."""
+
+HIDDEN = ".gf-words { color: transparent !important; }"
+INK_ONLY = """* { background: none !important; } .gf-layer { display: none; } html { background: white !important; }
+.gf-words { color: transparent !important; }"""
+
+
+@contextmanager
+def chromium() -> Iterator[Browser]:
+    """A running browser."""
+    with sync_playwright() as play:
+        browser = play.chromium.launch(executable_path=CHROMIUM, args=FLAGS)
+        yield browser
+        browser.close()
+
+
+def pixels(shot: bytes) -> NDArray[np.float32]:
+    """A screenshot as an array of RGB, 0..255."""
+    return np.asarray(Image.open(io.BytesIO(shot)).convert("RGB"), dtype=np.float32)
+
+
+class Opened:
+    """An emitted page in a tab, at a viewport."""
+
+    def __init__(self, browser: Browser, files: dict[str, bytes]) -> None:
+        self._folder = tempfile.TemporaryDirectory()
+        root = Path(self._folder.name)
+        for name, data in files.items():
+            target = root / name
+            target.parent.mkdir(parents=True, exist_ok=True)
+            target.write_bytes(data)
+        self.page: Page = browser.new_page()
+        self._address = (root / "index.html").as_uri()
+
+    def at(self, width: int, height: int) -> "Opened":
+        """Load the page at this viewport."""
+        self.page.set_viewport_size({"width": width, "height": height})
+        self.page.goto(self._address)
+        self.page.evaluate("document.fonts.ready")
+        return self
+
+    def boxes(self) -> dict[str, list[float]]:
+        """Boxes of bands and blocks by id: left, top, width, height."""
+        return dict(self.page.evaluate(BOXES))
+
+    def letters(self) -> dict[str, list[list[Any]]]:
+        """Characters of every block with their boxes, in the order of the text."""
+        return dict(self.page.evaluate(LETTERS))
+
+    def styled(self, css: str) -> NDArray[np.float32]:
+        """The whole page with more CSS, as pixels."""
+        handle = self.page.add_style_tag(content=css)
+        shot = self.page.screenshot(full_page=True)
+        handle.evaluate("e => e.remove()")
+        return pixels(shot)
+
+    def ink(self, block: str) -> list[NDArray[np.float32]]:
+        """The block's letters in black on white, a picture for each class of letters."""
+        found = []
+        for wanted in range(CLASSES):
+            self.page.evaluate(PROBE, [block, wanted])
+            found.append(self.styled(INK_ONLY + f".gf-{block}::highlight(probe) {{ color: black; }}"))
+        self.page.evaluate("() => CSS.highlights.clear()")
+        return found
+
+    def close(self) -> None:
+        """Close the tab and remove its files."""
+        self.page.close()
+        self._folder.cleanup()
+
+
+def lines_of(letters: list[list[Any]]) -> list[str]:
+    """The words of each line, from the places of their letters."""
+    lines: list[str] = [""]
+    top: float | None = None
+    for character, _, y, _, height in letters:
+        if character == "\n":
+            lines.append("")
+            top = None
+            continue
+        if top is not None and abs(y - top) > height / 2 and character != " ":
+            lines.append("")
+            top = y
+        if top is None:
+            top = y
+        lines[-1] += character
+    return [line.strip() for line in lines if line.strip()]

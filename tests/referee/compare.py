@@ -1,0 +1,85 @@
+"""The core beside the browser, for one sample on one screen."""
+
+from dataclasses import dataclass, field
+
+import numpy as np
+
+from garnetfern.core.css import bundle_files
+from garnetfern.core.draw.paint import paint_backdrops
+from garnetfern.core.reading import Reader, situations
+from garnetfern.core.resolve.records import BlockRecord, PageRecord
+from garnetfern.fonts import font_bytes, shipped_fonts
+from garnetfern.service.memory import MemoryPictures
+
+from .banners import Sample
+from .browser import HIDDEN, Browser, Opened, lines_of
+from .measure import letter_ratios
+
+
+@dataclass
+class Outcome:
+    """What one sample on one screen showed."""
+
+    name: str
+    box: float = 0.0
+    lines_equal: int = 0
+    lines_total: int = 0
+    mean: float = 0.0
+    within: float = 1.0
+    readings: list[tuple[str, float, float, float]] = field(default_factory=list)
+    """Block, the core's ratio, the browser's ratio, what is required."""
+
+
+def _boxes(record: PageRecord, opened: Opened, outcome: Outcome) -> None:
+    seen = opened.boxes()
+    for item in [*record.bands, *(b for band in record.bands for b in band.blocks)]:
+        box = item.box
+        there = seen[item.id]
+        off = max(abs(a - b) for a, b in zip((box.x, box.y, box.width, box.height), there, strict=True))
+        outcome.box = max(outcome.box, off)
+
+
+def _pixels(record: PageRecord, opened: Opened, reader: Reader, outcome: Outcome) -> None:
+    seen = opened.styled(HIDDEN)
+    height, width = seen.shape[:2]
+    drawn = paint_backdrops(record, (0, 0, width, height), reader.pictures)
+    off = np.abs(np.rint(drawn) - seen)
+    outcome.mean = float(off.mean())
+    outcome.within = float((off.max(axis=2) <= 3).mean())
+
+
+def _reading(block: BlockRecord, core: float, required: float, opened: Opened, outcome: Outcome) -> None:
+    ground = opened.styled(HIDDEN)
+    fill = (*map(float, block.fill.rgb), block.fill.alpha)
+    ratios = letter_ratios(ground, opened.ink(block.id), opened.letters()[block.id], block.size, fill)
+    outcome.readings.append((block.id, core, min(ratio for _, ratio in ratios), required))
+
+
+def compare(browser: Browser, sample: Sample, with_readings: bool = True) -> list[Outcome]:
+    """All screens of a sample."""
+    pictures = MemoryPictures(sample.originals)
+    reader = Reader(shipped_fonts(), pictures)
+    page = sample.site.pages[0]
+    opened = Opened(browser, bundle_files(sample.site, reader.fonts, pictures.file, font_bytes))
+    outcomes = []
+    for situation in situations(sample.site, page):
+        if situation.missing:
+            continue
+        record = reader.resolve(sample.site, page, situation)
+        opened.at(int(situation.viewport.width), int(situation.viewport.height))
+        outcome = Outcome(f"{sample.site.name}, {situation.name}")
+        _boxes(record, opened, outcome)
+        letters = opened.letters()
+        for block in (b for band in record.bands for b in band.blocks):
+            ours = [line.text for line in block.lines if line.text]
+            outcome.lines_total += 1
+            outcome.lines_equal += ours == lines_of(letters[block.id])
+        _pixels(record, opened, reader, outcome)
+        if with_readings:
+            for block in (b for band in record.bands for b in band.blocks):
+                found = reader.read(record, block, situation.id, sample.site.requirement, situation.sheets)
+                if found.ratio is not None:
+                    _reading(block, found.ratio, found.required, opened, outcome)
+        outcomes.append(outcome)
+    opened.close()
+    return outcomes

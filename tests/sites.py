@@ -1,0 +1,70 @@
+"""Small sites for tests: one page, one banner, words on it, and what lies behind them."""
+
+import hashlib
+from typing import Any
+
+from garnetfern.core.document import read_site
+from garnetfern.core.picture import examine
+from garnetfern.core.reading import Reader
+from garnetfern.demo.site import SCREENS, words
+from garnetfern.fonts import shipped_fonts
+from garnetfern.service.memory import MemoryPictures
+from garnetfern.service.site_file import SiteFile
+
+HEADING = words("headline", "heading", "Ferns under glass", "Young Serif", "40px", "#ffffff", level=1)
+
+
+def colour_layer(colour: str, opacity: float = 1.0, **more: Any) -> dict[str, Any]:
+    return {"kind": "colour", "id": "over", "name": "Over", "colour": colour, "opacity": opacity, **more}
+
+
+def image_layer(**more: Any) -> dict[str, Any]:
+    return {"kind": "image", "id": "photo", "name": "Photo", "asset": "picture", **more}
+
+
+def document(*layers: dict[str, Any], blocks: Any = (HEADING,), base: str = "#20302a", **band: Any) -> dict[str, Any]:
+    """The plain JSON of a site with one banner."""
+    banner = {
+        "id": "banner",
+        "name": "Banner",
+        "role": "banner",
+        "height": {"min": "300px"},
+        "backdrop": {"base": base, "layers": list(layers)},
+        "columns": [{"id": "column", "blocks": list(blocks)}],
+        **band,
+    }
+    return {
+        "format": "garnetfern-site",
+        "version": 1,
+        "name": "Marrowby Fern House",
+        "screens": SCREENS,
+        "assets": [],
+        "pages": [{"id": "home", "slug": "home", "title": "Home", "bands": [banner]}],
+    }
+
+
+def with_picture(plain: dict[str, Any], data: bytes, name: str = "picture.jpg") -> SiteFile:
+    """A site whose asset `picture` has these bytes."""
+    facts = examine(data, name)
+    hash_ = hashlib.sha256(data).hexdigest()
+    entry = {
+        "id": "picture",
+        "name": name,
+        "hash": hash_,
+        "type": facts.type,
+        "width": facts.width,
+        "height": facts.height,
+        "bytes": len(data),
+        "alpha": facts.alpha,
+    }
+    return SiteFile(read_site({**plain, "assets": [entry]}, shipped_fonts().names()), {hash_: data})
+
+
+def one_banner(*layers: dict[str, Any], **more: Any) -> SiteFile:
+    """A site without pictures."""
+    return SiteFile(read_site(document(*layers, **more), shipped_fonts().names()), {})
+
+
+def reader_of(file: SiteFile) -> Reader:
+    """A reader on the pictures of a site file."""
+    return Reader(shipped_fonts(), MemoryPictures(file.pictures))

@@ -1,0 +1,94 @@
+"""The command line."""
+
+import json
+
+import cv2
+import pytest
+from tests.conftest import jpeg
+from tests.sites import colour_layer, document, image_layer, one_banner, with_picture
+from typer.testing import CliRunner
+
+from garnetfern.cli import app, start_site
+from garnetfern.service.site_file import pack_site_file
+from garnetfern.service.studio import Studio
+
+run = CliRunner().invoke
+
+
+@pytest.fixture
+def good(tmp_path):
+    file = tmp_path / "good.zip"
+    file.write_bytes(pack_site_file(with_picture(document(image_layer()), jpeg(800, 600, (10, 20, 15)))))
+    return file
+
+
+@pytest.fixture
+def short(tmp_path):
+    file = tmp_path / "short.zip"
+    file.write_bytes(pack_site_file(one_banner(colour_layer("#dddddd"))))
+    return file
+
+
+def test_check_passes_where_all_can_be_read(good):
+    result = run(app, ["check", str(good)])
+    assert result.exit_code == 0
+    assert "6 of 6 readings meet AA; 0 fall short." in result.stdout
+
+
+def test_check_fails_and_names_what_falls_short(short):
+    result = run(app, ["check", str(short)])
+    assert result.exit_code == 1
+    assert "SHORT" in result.stdout
+    assert "falls short: 1.3 of 3" in result.stdout
+
+
+def test_check_as_json(short):
+    result = run(app, ["check", str(short), "--json"])
+    body = json.loads(result.stdout)
+    assert body["short"] == 3
+    assert body["readings"][0]["page"] == "home"
+
+
+@pytest.mark.parametrize("command", ["check", "emit", "render"])
+def test_a_file_that_cannot_be_opened_is_said(command, tmp_path):
+    bad = tmp_path / "bad.zip"
+    bad.write_bytes(b"nothing")
+    more = {
+        "check": [],
+        "emit": ["--out", str(tmp_path / "o")],
+        "render": ["--page", "home", "--width", "390", "--height", "844", "--out", str(tmp_path / "o.png")],
+    }[command]
+    for file in (bad, tmp_path / "absent.zip"):
+        result = run(app, [command, str(file), *more])
+        assert result.exit_code == 2
+        assert file.name in result.stderr
+
+
+def test_render_draws_the_page_as_high_as_it_is(good, tmp_path):
+    out = tmp_path / "page.png"
+    args = ["render", str(good), "--page", "home", "--width", "390", "--height", "500", "--out", str(out)]
+    assert run(app, args).exit_code == 0
+    assert cv2.imread(str(out)).shape == (500, 390, 3)
+    assert run(app, [*args[:3], "nowhere", *args[4:]]).exit_code == 2
+
+
+def test_emit_writes_a_site_that_opens_from_disk(good, tmp_path):
+    assert run(app, ["emit", str(good), "--out", str(tmp_path / "site")]).exit_code == 0
+    assert (tmp_path / "site" / "index.html").exists()
+    assert list((tmp_path / "site" / "pictures").glob("*.webp"))
+
+
+def test_schema_is_json():
+    assert json.loads(run(app, ["schema"]).stdout)["title"] == "Site"
+
+
+def test_a_first_start_lays_a_site_and_later_ones_keep_it(tmp_path):
+    start_site(tmp_path, demo=False)
+    studio = Studio(tmp_path)
+    studio.change(1, [{"op": "replace", "path": "/name", "value": "Ours"}], "rename")
+    studio.db.close()
+    start_site(tmp_path, demo=False)
+    again = Studio(tmp_path)
+    assert again.state().document["name"] == "Ours"
+    assert again.state().undo == "rename"
+    again.db.close()
