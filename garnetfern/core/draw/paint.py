@@ -27,14 +27,31 @@ def _inner(box: Box, region: Region) -> tuple[slice, slice, Region] | None:
     return rows, columns, (left, top, width, height)
 
 
+def _over_colour(below: Pixels, rgb: tuple[int, int, int], alpha: float) -> Pixels:
+    """A colour over pixels in eight bits, rounded at each step as the browser's raster rounds."""
+    cover = round(alpha * 255)
+    rest = 255 - cover
+    rest += rest >> 7
+    source = np.floor(np.array(rgb, dtype=np.float32) * np.float32(cover / 255) + np.float32(0.5))
+    return source + np.floor(below * np.float32(rest / 256))
+
+
+def _over_image(below: Pixels, pixels: Pixels, opacity: float) -> Pixels:
+    """Opaque pixels at an opacity over others in eight bits, rounded as the browser's raster rounds."""
+    cover = round(opacity * 255)
+    return np.floor(pixels * np.float32((cover + 1) / 256)) + np.floor(below * np.float32((256 - cover) / 256))
+
+
 def _paint_colour(canvas: Pixels, sheet: ColourSheet, region: Region) -> None:
     found = _inner(sheet.box, region)
     if found is None:
         return
     rows, columns, _ = found
-    alpha = np.float32(sheet.colour.alpha * sheet.opacity)
-    colour = np.array(sheet.colour.rgb, dtype=np.float32)
-    canvas[rows, columns] += (colour - canvas[rows, columns]) * alpha
+    alpha = sheet.colour.alpha * sheet.opacity
+    if alpha >= 1:
+        canvas[rows, columns] = np.array(sheet.colour.rgb, dtype=np.float32)
+    elif alpha > 0:
+        canvas[rows, columns] = _over_colour(canvas[rows, columns], sheet.colour.rgb, alpha)
 
 
 def _paint_image(canvas: Pixels, sheet: ImageSheet, region: Region, pictures: Sampler) -> None:
@@ -44,10 +61,13 @@ def _paint_image(canvas: Pixels, sheet: ImageSheet, region: Region, pictures: Sa
         return
     rows, columns, part = found
     pixels = pictures.sampled(sheet, part)
-    alpha: Pixels | np.float32 = np.float32(sheet.opacity)
     if pixels.shape[2] == 4:
         alpha = pixels[:, :, 3:] * np.float32(sheet.opacity / 255)
-    canvas[rows, columns] += (pixels[:, :, :3] - canvas[rows, columns]) * alpha
+        canvas[rows, columns] += np.rint((pixels[:, :, :3] - canvas[rows, columns]) * alpha)
+    elif sheet.opacity >= 1:
+        canvas[rows, columns] = pixels
+    elif sheet.opacity > 0:
+        canvas[rows, columns] = _over_image(canvas[rows, columns], pixels.astype(np.float32), sheet.opacity)
 
 
 def paint(canvas: Pixels, sheets: Iterable[Sheet], region: Region, pictures: Sampler) -> None:
@@ -61,8 +81,9 @@ def paint(canvas: Pixels, sheets: Iterable[Sheet], region: Region, pictures: Sam
 
 def blank(page: PageRecord, region: Region) -> Pixels:
     """A canvas of the page's base colour over white."""
-    canvas = np.full((region[3], region[2], 3), 255, dtype=np.float32)
-    canvas += (np.array(page.base.rgb, dtype=np.float32) - canvas) * np.float32(page.base.alpha)
+    canvas = np.empty((region[3], region[2], 3), dtype=np.float32)
+    base, alpha = np.array(page.base.rgb, dtype=np.float32), np.float32(page.base.alpha)
+    canvas[:] = np.rint(255 + (base - 255) * alpha)
     return canvas
 
 

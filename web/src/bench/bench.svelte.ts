@@ -184,6 +184,10 @@ export class Bench {
     this.draft = patch;
     const done = this.keeping.then(async () => {
       try {
+        if (this.changesNothing(patch)) {
+          this.forget();
+          return null;
+        }
         this.take(await client.change(this.state?.revision ?? 0, patch, label));
         this.notice = null;
         return null;
@@ -195,6 +199,11 @@ export class Bench {
     });
     this.keeping = done;
     return done;
+  }
+
+  private changesNothing(patch: Operation[]): boolean {
+    const kept = this.state?.document;
+    return JSON.stringify(patched(kept, patch)) === JSON.stringify(kept);
   }
 
   /** Forget what is shown and not kept. */

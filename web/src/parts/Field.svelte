@@ -34,11 +34,6 @@
     clearTimeout(timer);
     if (typed === null) return;
     const text = typed.trim();
-    if (text === value) {
-      typed = null;
-      problem = null;
-      return;
-    }
     const refused = await keep(text);
     problem = refused ? refused.message : null;
     if (!refused) typed = null;

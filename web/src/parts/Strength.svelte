@@ -25,7 +25,7 @@
     if (pulled === null) return;
     const next = pulled / 100;
     pulled = null;
-    if (next !== value) keep(next);
+    keep(next);
   }
 
   function key(event: KeyboardEvent & { currentTarget: HTMLInputElement }): void {

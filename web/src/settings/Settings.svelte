@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Bench } from '../bench/bench.svelte';
   import { duplicateLayer, removeLayer } from '../buildup/layers';
+  import BlockPicker from './BlockPicker.svelte';
   import BaseSettings from './BaseSettings.svelte';
   import ColourSettings from './ColourSettings.svelte';
   import ImageSettings from './ImageSettings.svelte';
@@ -17,6 +18,7 @@
     <span class="muted text-[12.5px] whitespace-nowrap"
       >{layer ? (layer.kind === 'image' ? 'picture' : 'colour') : ''}</span
     >
+    {#if bench.cardId === 'words' && bench.blocks.length > 1}<BlockPicker {bench} />{/if}
     {#if layer}
       <span class="ml-auto flex">
         <button type="button" class="quiet" onclick={() => void duplicateLayer(bench, layer)}

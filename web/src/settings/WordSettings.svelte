@@ -39,18 +39,6 @@
 {#if block && lettering}
   {@const of = block}
   <div class="flex flex-col gap-2">
-    {#if bench.blocks.length > 1}
-      <div class="flex gap-3 overflow-hidden" role="group" aria-label="Block of words">
-        {#each bench.blocks as one (one.id)}
-          <button
-            type="button"
-            class="pick"
-            aria-pressed={one.id === of.id}
-            onclick={() => (bench.blockId = one.id)}>{one.wording.split('\n')[0] || 'no words yet'}</button
-          >
-        {/each}
-      </div>
-    {/if}
     {#key of.id}
       <Wording
         value={of.wording ?? ''}
@@ -124,19 +112,3 @@
 {:else}
   <p class="muted">There are no words on this band.</p>
 {/if}
-
-<style>
-  .pick {
-    min-height: 26px;
-    max-width: 50%;
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
-    border-bottom: 2px solid transparent;
-    cursor: pointer;
-  }
-  .pick[aria-pressed='true'] {
-    border-color: var(--color-primary);
-    font-weight: 600;
-  }
-</style>

@@ -17,14 +17,10 @@
   async function settle(leaving: boolean): Promise<void> {
     clearTimeout(timer);
     if (typed === null) return;
-    if (typed !== value) {
-      const text = typed;
-      const refused = await keep(text);
-      problem = refused?.message ?? null;
-      if (refused) return;
-      if (typed !== text && !leaving) return;
-    }
-    if (leaving) typed = null;
+    const text = typed;
+    const refused = await keep(text);
+    problem = refused?.message ?? null;
+    if (!refused && leaving && typed === text) typed = null;
   }
 
   function input(event: Event & { currentTarget: HTMLTextAreaElement }): void {

@@ -1,0 +1,102 @@
+"""Bad input in the interface: a message at the place where it happened, and what was there stays."""
+
+import re
+
+import pytest
+from playwright.sync_api import Page, expect
+from tests.conftest import encoded, jpeg
+from tests.interface.test_the_job import frame
+
+FILES = {
+    "a text": ("notes.jpg", b"Dear committee", "not a picture"),
+    "a short JPEG": ("fern.jpg", jpeg(300, 200)[:700], "damaged"),
+    "an empty file": ("empty.png", b"", "0 bytes"),
+}
+
+
+def bring(page: Page, name: str, data: bytes) -> None:
+    page.get_by_role("button", name="Glasshouse at dawn", exact=True).first.click()
+    chooser = page.get_by_label("Bring a picture: JPEG, PNG, WebP or AVIF")
+    chooser.set_input_files({"name": name, "mimeType": "image/jpeg", "buffer": data})
+
+
+@pytest.mark.parametrize("case", FILES)
+def test_a_bad_file_is_said_where_pictures_are_chosen(bench: Page, case):
+    name, data, said = FILES[case]
+    bring(bench, name, data)
+    alert = bench.get_by_role("region", name="Settings of").get_by_role("alert")
+    expect(alert).to_contain_text(said)
+    expect(alert).to_contain_text(name)
+    expect(frame(bench, "phone").locator(".gf-dawn")).to_have_css("background-image", re.compile("glasshouse-at-dawn"))
+    expect(bench.get_by_role("button", name="Undo")).to_be_disabled()
+    alert.get_by_role("button", name="Close").click()
+    expect(alert).to_have_count(0)
+
+
+def test_a_wrong_ending_is_taken_and_said(bench: Page):
+    bring(bench, "really-a-png.jpg", encoded(300, 200, (40, 60, 50), "PNG"))
+    expect(bench.get_by_text("it is a PNG picture and was taken as one")).to_be_visible()
+    expect(frame(bench, "phone").locator(".gf-dawn")).to_have_css("background-image", re.compile("really-a-png"))
+
+
+@pytest.mark.parametrize(
+    ("card", "field", "wrong", "said"),
+    [
+        ("Dusk", "Colour, hexadecimal", "#12", "hexadecimal"),
+        ("Base", "Least height", "very tall", "A length is a number"),
+        ("Words", "Size", "12", "needs a unit"),
+        ("Words", "Line", "0.1", "greater than or equal"),
+    ],
+)
+def test_a_wrong_value_is_said_at_its_field(bench: Page, card, field, wrong, said):
+    bench.get_by_role("button", name=card, exact=True).click()
+    box = bench.get_by_role("textbox", name=field)
+    before = box.input_value()
+    box.fill(wrong)
+    box.press("Enter")
+    alert = bench.get_by_role("alert")
+    expect(alert).to_contain_text(said)
+    expect(alert).to_contain_text(before)
+    expect(box).to_have_attribute("aria-invalid", "true")
+    box.press("Escape")
+    expect(box).to_have_value(before)
+    expect(bench.get_by_role("button", name="Undo")).to_be_disabled()
+
+
+def test_a_wording_that_is_too_long_is_said_and_the_old_one_stays(bench: Page):
+    bench.get_by_role("button", name="Words", exact=True).click()
+    bench.get_by_role("textbox", name="Words").fill("fern " * 1000)
+    bench.get_by_role("textbox", name="Words").blur()
+    expect(bench.get_by_role("alert")).to_contain_text("2,000 characters at the most; it has")
+    expect(frame(bench, "phone").locator("h1")).to_have_text("A hundred ferns under old glass")
+
+
+def test_markup_in_the_wording_is_shown_as_it_was_typed(bench: Page):
+    bench.get_by_role("button", name="Words", exact=True).click()
+    bench.get_by_role("textbox", name="Words").fill("<script>alert(1)</script>")
+    expect(frame(bench, "desktop").locator("h1")).to_have_text("<script>alert(1)</script>")
+
+
+def test_a_change_made_elsewhere_is_not_overwritten(bench: Page):
+    other = bench.context.new_page()
+    other.goto(bench.url)
+    other.get_by_role("slider", name="Strength").press("ArrowRight")
+    expect(other.get_by_role("button", name="Undo")).to_be_enabled()
+    bench.get_by_role("slider", name="Strength").press("Shift+ArrowRight")
+    expect(bench.get_by_role("alert")).to_contain_text("Nothing was overwritten")
+    expect(bench.get_by_role("textbox", name="Strength in %")).to_have_value("21 %")
+    other.close()
+
+
+def test_a_broken_site_file_is_said_and_nothing_changes(bench: Page):
+    bench.get_by_role("button", name="Take away").click()
+    chooser = bench.get_by_label("Open a site file")
+    chooser.set_input_files({"name": "old.zip", "mimeType": "application/zip", "buffer": b"not a zip"})
+    expect(bench.get_by_role("alert")).to_contain_text("old.zip: This is not a site file")
+    expect(bench.get_by_role("button", name="Undo")).to_be_disabled()
+
+
+def test_an_application_that_does_not_answer_is_said(bench: Page, running):
+    running.stop()
+    bench.get_by_role("slider", name="Strength").press("ArrowRight")
+    expect(bench.get_by_role("alert")).to_contain_text("does not answer", timeout=10_000)
