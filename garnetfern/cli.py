@@ -6,7 +6,6 @@ from pathlib import Path
 from typing import Annotated, Any, NoReturn
 
 import cv2
-import numpy as np
 import typer
 import uvicorn
 
@@ -137,7 +136,7 @@ def render(
     record = resolve_page(opened.site, _page(opened.site, page), Viewport(width, height), reader.fonts)
     region = (0, 0, width, min(20_000, round(record.height)))
     pixels = draw_page(record, region, reader.pictures, reader.glyphs)
-    done, data = cv2.imencode(".png", np.rint(pixels[:, :, ::-1]).astype(np.uint8))
+    done, data = cv2.imencode(".png", pixels[:, :, ::-1])
     if not done:
         _fail("The picture could not be encoded.")
     out.write_bytes(data.tobytes())

@@ -9,11 +9,13 @@ import tempfile
 from datetime import UTC, datetime
 from pathlib import Path
 
+from playwright.sync_api import Browser
+
 HOUSE = Path(__file__).resolve().parent.parent
 sys.path.insert(0, str(HOUSE))
 
 from tests.referee.banners import generate  # noqa: E402
-from tests.referee.browser import CHROMIUM, Browser, chromium  # noqa: E402
+from tests.referee.browser import CHROMIUM, chromium  # noqa: E402
 from tests.referee.compare import Outcome, compare  # noqa: E402
 from tests.referee.widths import cases, differing  # noqa: E402
 
@@ -29,9 +31,7 @@ def _readings(outcomes: list[Outcome]) -> list[str]:
     rows = [r for outcome in outcomes for r in outcome.readings]
     off = sorted(abs(core / seen - 1) for _, core, seen, _ in rows)
     close = sum(o <= 0.02 for o in off)
-    verdicts = sum(
-        (core >= need) != (seen >= need) for _, core, seen, need in rows if abs(core / need - 1) > NEAR
-    )
+    verdicts = sum((core >= need) != (seen >= need) for _, core, seen, need in rows if abs(core / need - 1) > NEAR)
     return [
         f"| readings compared (block on a screen) | {len(rows)} | |",
         f"| worst letter's ratio within 2 % | {_percent(close, len(rows))} | 99 % |",
@@ -61,8 +61,8 @@ def report(outcomes: list[Outcome], pairs: int, wrong: int, samples: int) -> str
         f"| boxes of bands and blocks, largest difference | {max(o.box for o in outcomes):.3f} px | 1 px |",
         f"| the same words on each line, on the banners | {_percent(equal, total)} of {total} | |",
         f"| the same words on each line, widths 320 to 2560 | {_percent(pairs - wrong, pairs)} of {pairs} | 99.9 % |",
-        f"| pixels of backdrops: mean difference, median and largest | {means[len(means) // 2]:.3f}, {means[-1]:.3f} of 255 "
-        "| 0.5 |",
+        "| pixels of backdrops: mean difference of 255, median and largest "
+        f"| {means[len(means) // 2]:.3f}, {means[-1]:.3f} | 0.5 |",
         f"| share of pixels within 3, median and smallest | {within[len(within) // 2]:.2%}, {within[0]:.2%} | 97 % |",
         f"| pages that keep both pixel targets | {_percent(fine, len(outcomes))} of {len(outcomes)} | |",
         *_readings(outcomes),

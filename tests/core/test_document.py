@@ -5,11 +5,11 @@ import json
 from pathlib import Path
 
 import pytest
-from tests.sites import HEADING, colour_layer, document, image_layer
 
 from garnetfern.core.document import read_site, site_schema
 from garnetfern.core.errors import DocumentError
 from garnetfern.demo.site import words
+from tests.sites import HEADING, colour_layer, document, image_layer
 
 BANNER = "$.pages[0].bands[0]"
 

@@ -2,16 +2,16 @@
 
 import numpy as np
 import pytest
-from tests.conftest import encoded
-from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, reader_of, with_picture
 
+from garnetfern.core.colour.notation import parse_colour
 from garnetfern.core.document import ImageLayer
 from garnetfern.core.draw.paint import paint_backdrops
 from garnetfern.core.draw.sample import sample
 from garnetfern.core.draw.words import draw_page
 from garnetfern.core.reading import situations
 from garnetfern.core.remedy.kept import kept
-from garnetfern.core.colour.notation import parse_colour
+from tests.conftest import encoded
+from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, reader_of, with_picture
 
 RED, GREEN = (255, 0, 0), (0, 255, 0)
 
@@ -89,16 +89,18 @@ def test_shrinking_far_takes_means_and_not_single_pixels():
 
 
 def test_words_are_drawn_in_their_colour():
-    file = one_banner(blocks=[{**HEADING, "wording": "I", "lettering": {"size": "200px", "font": "Oswald", "weight": 700}}])
+    file = one_banner(
+        blocks=[{**HEADING, "wording": "I", "lettering": {"size": "200px", "font": "Oswald", "weight": 700}}]
+    )
     reader = reader_of(file)
     page = file.site.pages[0]
     record = reader.resolve(file.site, page, situations(file.site, page)[0])
     pixels = draw_page(record, (0, 0, 400, 400), reader.pictures, reader.glyphs)
     fill = np.array(parse_colour("#20302a").rgb)
-    assert (np.abs(pixels - fill).max(axis=2) < 2).any()
+    assert (np.abs(pixels.astype(int) - fill).max(axis=2) < 2).any()
     line = record.bands[0].blocks[0].lines[0]
     column = pixels[int(line.baseline) - 60 : int(line.baseline) - 20, int(line.x) : int(line.x + line.width)]
-    assert np.abs(column - fill).max() < 300
+    assert np.abs(column.astype(int) - fill).max() < 300
 
 
 def test_an_image_layer_is_opaque_and_covers_unless_it_says_otherwise():
@@ -108,10 +110,10 @@ def test_an_image_layer_is_opaque_and_covers_unless_it_says_otherwise():
 
 def test_kept_is_all_for_no_change_and_nothing_for_a_plain_fill():
     rng = np.random.default_rng(1)
-    before = rng.integers(0, 256, (60, 60, 3)).astype(np.float32)
+    before = rng.integers(0, 256, (60, 60, 3)).astype(np.uint8)
     fill = parse_colour("#0b1a14")
-    plain = np.broadcast_to(np.array(fill.rgb, dtype=np.float32), before.shape)
+    plain = np.broadcast_to(np.array(fill.rgb, dtype=np.uint8), before.shape)
     assert kept(before, before, fill) == 100
     assert kept(before, plain, fill) == pytest.approx(0, abs=1e-3)
-    half = before + (plain - before) * np.float32(0.5)
+    half = (before // 2 + plain // 2).astype(np.uint8)
     assert 30 < kept(before, half, fill) < 70

@@ -1,6 +1,7 @@
 """Where a picture lies, and which rendition is served."""
 
 import json
+from itertools import pairwise
 from pathlib import Path
 
 import pytest
@@ -57,7 +58,7 @@ def test_renditions_rise_by_less_than_twice_and_keep_the_proportion(width, heigh
     found = renditions(asset(width, height))
     widths = [r.width for r in found]
     assert widths == sorted(set(widths))
-    assert all(b < 2 * a for a, b in zip(widths, widths[1:], strict=False))
+    assert all(b < 2 * a for a, b in pairwise(widths))
     assert all(abs(r.height - height * r.width / width) <= 1 for r in found)
     assert found[-1].width == min(width, 3840)
 
@@ -77,7 +78,7 @@ def test_serving_ranges_hold_every_width_once(demo):
     ranges = serving_ranges(demo.site.screens)
     assert ranges[0].least == 0
     assert ranges[-1].most is None
-    for one, following in zip(ranges, ranges[1:], strict=False):
+    for one, following in pairwise(ranges):
         assert following.least == one.most + 1
     assert [serving_range(demo.site.screens, w).fit for w in (390, 820, 1440, 2560)] == [488, 1023, 1800, 2560]
 

@@ -1,17 +1,18 @@
 """Layout: bands stack, heights are what they must be, and scaling all lengths scales all boxes."""
 
 import re
+from itertools import pairwise
 
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
-from tests.sites import document
 
 from garnetfern.core.document import read_site
 from garnetfern.core.resolve.lengths import Viewport
 from garnetfern.core.resolve.page import resolve_page
 from garnetfern.demo.site import words
 from garnetfern.fonts import shipped_fonts
+from tests.sites import document
 
 FONTS = shipped_fonts()
 VIEW = Viewport(1000, 800)
@@ -67,7 +68,7 @@ def test_columns_share_the_width_and_stack_on_narrow_viewports():
 def test_bands_stand_one_under_the_other(demo):
     page = demo.site.pages[0]
     record = resolve_page(demo.site, page, Viewport(1440, 900), FONTS)
-    for upper, lower in zip(record.bands, record.bands[1:], strict=False):
+    for upper, lower in pairwise(record.bands):
         assert lower.box.y == upper.box.bottom
     assert record.height >= record.bands[-1].box.bottom
 
@@ -104,5 +105,7 @@ def test_scaling_all_lengths_scales_all_boxes(factor, size, padding, align):
     small = resolved(plain)
     large = resolved(scaled(plain, factor), Viewport(VIEW.width * factor, VIEW.height * factor))
     one, other = small.bands[0].blocks[0].box, large.bands[0].blocks[0].box
-    assert [other.x, other.y, other.width] == pytest.approx([one.x * factor, one.y * factor, one.width * factor], abs=0.1)
+    assert [other.x, other.y, other.width] == pytest.approx(
+        [one.x * factor, one.y * factor, one.width * factor], abs=0.1
+    )
     assert large.bands[0].box.height == pytest.approx(small.bands[0].box.height * factor, abs=0.1)

@@ -3,13 +3,13 @@
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
-from tests.referee.banners import WORDINGS
 
 from garnetfern.core.resolve.breaks import break_opportunities
 from garnetfern.core.resolve.fonts import parse_unicode_range, used_size
 from garnetfern.core.resolve.lines import broken_lines, set_lines
 from garnetfern.core.resolve.shape import Setting, pen_positions, shape
 from garnetfern.fonts import shipped_fonts
+from tests.referee.banners import WORDINGS
 
 families = st.sampled_from(shipped_fonts().families)
 

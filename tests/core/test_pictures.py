@@ -9,12 +9,12 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 from PIL import Image
-from tests.conftest import encoded, jpeg
 
 from garnetfern.core.errors import PictureError
 from garnetfern.core.picture import decode_rendition, encode_rendition, examine
 from garnetfern.core.picture.decode import load
 from garnetfern.core.resolve.records import Rendition
+from tests.conftest import encoded, jpeg
 
 
 def png_of_size(width, height):

@@ -4,16 +4,17 @@ import numpy as np
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
-from tests.conftest import encoded
-from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, reader_of, with_picture
 
 from garnetfern.core.colour.notation import parse_colour
+from garnetfern.core.colour.spaces import luminance
 from garnetfern.core.document import Site
 from garnetfern.core.reading import situations
 from garnetfern.core.reading.letters import busyness_of, patch_side, percentile_reached, ratio_map, ring_radius
 from garnetfern.core.remedy.overlay import least_opacity
 from garnetfern.demo.site import words
 from garnetfern.service.check import floored, reading_view, sentence
+from tests.conftest import encoded
+from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, reader_of, with_picture
 
 
 def readings(file):
@@ -36,7 +37,12 @@ def split_picture(left=(20, 20, 20), right=(235, 235, 235)):
 
 @pytest.mark.parametrize(
     ("base", "fill", "ratio"),
-    [("#000000", "#ffffff", 21), ("#767676", "#ffffff", 4.542), ("#ffffff", "#777777", 4.478), ("#ffffff", "#ffffff", 1)],
+    [
+        ("#000000", "#ffffff", 21),
+        ("#767676", "#ffffff", 4.542),
+        ("#ffffff", "#777777", 4.478),
+        ("#ffffff", "#ffffff", 1),
+    ],
 )
 def test_on_a_plain_ground_a_reading_is_the_contrast_of_the_two_colours(base, fill, ratio):
     block = words("w", "text", "Open from ten", "Hanken Grotesk", "17px", fill)
@@ -114,7 +120,7 @@ def test_a_few_bad_pixels_do_not_decide_but_a_tenth_does():
 def test_luminance_is_averaged_in_linear_light():
     checks = (np.indices((40, 40)).sum(axis=0) % 2 * 255).astype(np.float32)
     ground = np.repeat(checks[:, :, None], 3, axis=2)
-    ratios = ratio_map(ground, parse_colour("#000000"), 60)
+    ratios = ratio_map(ground, luminance(ground), parse_colour("#000000"), 60)
     assert float(ratios[20, 20]) == pytest.approx((0.5 + 0.05) / 0.05, rel=0.02)
 
 
@@ -123,8 +129,8 @@ def test_busyness_ignores_what_changes_slowly():
     noise = ramp + np.random.default_rng(1).normal(0, 30, ramp.shape[:2])[..., None].astype(np.float32)
     ring = np.zeros(ramp.shape[:2], dtype=bool)
     ring[20:40, 60:240] = True
-    assert busyness_of(ramp, ring, 20) < 0.5
-    assert busyness_of(np.clip(noise, 0, 255), ring, 20) > 5
+    assert busyness_of(luminance(ramp), ring, 20) < 0.5
+    assert busyness_of(luminance(np.clip(noise, 0, 255)), ring, 20) > 5
 
 
 @settings(max_examples=12, deadline=None)

@@ -1,5 +1,6 @@
 """The real application on a free port, and headless Chromium before it."""
 
+import shutil
 import socket
 import threading
 import time
@@ -10,11 +11,11 @@ from pathlib import Path
 import pytest
 import uvicorn
 from playwright.sync_api import Browser, Page
-from tests.referee.browser import chromium
 
 from garnetfern.api.app import WEB, create_app
 from garnetfern.service.site_file import SiteFile
 from garnetfern.service.studio import Studio
+from tests.referee.browser import chromium
 
 
 @dataclass
@@ -51,13 +52,24 @@ def browser() -> Iterator[Browser]:
         yield found
 
 
-@pytest.fixture
-def running(tmp_path: Path, demo: SiteFile) -> Iterator[Running]:
-    assert WEB.is_dir(), "the interface is not built: make setup"
-    studio = Studio(tmp_path)
+@pytest.fixture(scope="session")
+def sample(tmp_path_factory: pytest.TempPathFactory, demo: SiteFile) -> Path:
+    """A data folder with the sample site, its renditions made."""
+    folder = tmp_path_factory.mktemp("sample")
+    studio = Studio(folder)
     studio.start(demo, "The sample site")
+    studio.warm()
+    studio.bundle_files()
     studio.db.close()
-    found = serve(tmp_path)
+    return folder
+
+
+@pytest.fixture
+def running(tmp_path: Path, sample: Path) -> Iterator[Running]:
+    assert WEB.is_dir(), "the interface is not built: make setup"
+    data = tmp_path / "data"
+    shutil.copytree(sample, data)
+    found = serve(data)
     yield found
     found.stop()
 

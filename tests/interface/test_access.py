@@ -24,7 +24,9 @@ def test_axe_finds_nothing(bench: Page, theme, place):
 
 def test_everything_is_in_sight_at_1280_by_800(bench: Page):
     bench.get_by_role("button", name="Words", exact=True).click()
-    assert bench.evaluate("document.documentElement.scrollHeight <= innerHeight && document.body.scrollHeight <= innerHeight")
+    assert bench.evaluate(
+        "document.documentElement.scrollHeight <= innerHeight && document.body.scrollHeight <= innerHeight"
+    )
     for part in ("Screens", "Build-up", "Settings of Words"):
         box = bench.get_by_role("region", name=part).bounding_box()
         assert box["y"] + box["height"] <= 801

@@ -4,6 +4,7 @@ import re
 
 import pytest
 from playwright.sync_api import Page, expect
+
 from tests.conftest import encoded, jpeg
 from tests.interface.test_the_job import frame
 

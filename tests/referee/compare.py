@@ -3,6 +3,7 @@
 from dataclasses import dataclass, field
 
 import numpy as np
+from playwright.sync_api import Browser
 
 from garnetfern.core.css import bundle_files
 from garnetfern.core.draw.paint import paint_backdrops
@@ -12,7 +13,7 @@ from garnetfern.fonts import font_bytes, shipped_fonts
 from garnetfern.service.memory import MemoryPictures
 
 from .banners import Sample
-from .browser import HIDDEN, Browser, Opened, lines_of
+from .browser import HIDDEN, Opened, lines_of
 from .measure import letter_ratios
 
 
@@ -32,9 +33,10 @@ class Outcome:
 
 def _boxes(record: PageRecord, opened: Opened, outcome: Outcome) -> None:
     seen = opened.boxes()
-    for item in [*record.bands, *(b for band in record.bands for b in band.blocks)]:
-        box = item.box
-        there = seen[item.id]
+    items = [(band.id, band.box) for band in record.bands]
+    items += [(b.id, b.box) for band in record.bands for b in band.blocks]
+    for name, box in items:
+        there = seen[name]
         off = max(abs(a - b) for a, b in zip((box.x, box.y, box.width, box.height), there, strict=True))
         outcome.box = max(outcome.box, off)
 
@@ -43,14 +45,15 @@ def _pixels(record: PageRecord, opened: Opened, reader: Reader, outcome: Outcome
     seen = opened.styled(HIDDEN)
     height, width = seen.shape[:2]
     drawn = paint_backdrops(record, (0, 0, width, height), reader.pictures)
-    off = np.abs(np.rint(drawn) - seen)
+    off = np.abs(drawn.astype(np.float32) - seen)
     outcome.mean = float(off.mean())
     outcome.within = float((off.max(axis=2) <= 3).mean())
 
 
 def _reading(block: BlockRecord, core: float, required: float, opened: Opened, outcome: Outcome) -> None:
     ground = opened.styled(HIDDEN)
-    fill = (*map(float, block.fill.rgb), block.fill.alpha)
+    red, green, blue = block.fill.rgb
+    fill = (red, green, blue, block.fill.alpha)
     ratios = letter_ratios(ground, opened.ink(block.id), opened.letters()[block.id], block.size, fill)
     outcome.readings.append((block.id, core, min(ratio for _, ratio in ratios), required))
 

@@ -53,9 +53,11 @@ def letter_ratios(
         left, right = max(0, round(x - 0.3 * size)), round(x + width + 0.3 * size)
         top, foot = max(0, round(y - 0.2 * size)), round(y + height + 0.2 * size)
         window = np.s_[max(0, top - reach) : foot + reach, max(0, left - reach) : right + reach]
-        mask = np.zeros(cover.shape, dtype=np.uint8)
-        mask[top:foot, left:right] = cover[top:foot, left:right] > 1 / 3
-        ring = cv2.dilate(mask[window], kernel).astype(bool)
+        mask = (cover[window] > 1 / 3).astype(np.uint8)
+        inner = np.zeros_like(mask)
+        y0, x0 = top - window[0].start, left - window[1].start
+        inner[y0 : y0 + foot - top, x0 : x0 + right - left] = 1
+        ring = cv2.dilate(mask & inner, kernel).astype(bool)
         if ring.any():
             values = np.sort(ratios[window][ring])
             found.append((character, float(values[min(values.size - 1, int(values.size * 0.1 + 1e-9))])))

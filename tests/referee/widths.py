@@ -3,12 +3,14 @@
 import random
 from html import escape
 
+from playwright.sync_api import Browser
+
 from garnetfern.core.resolve.lines import broken_lines
 from garnetfern.core.resolve.shape import Setting
 from garnetfern.fonts import FOLDER, shipped_fonts
 
 from .banners import WORDINGS
-from .browser import Browser, lines_of
+from .browser import lines_of
 
 Case = tuple[str, str, int, float, float]
 """Wording, family, weight, size, width."""

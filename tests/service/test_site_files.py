@@ -5,11 +5,11 @@ import json
 import zipfile
 
 import pytest
-from tests.conftest import encoded, jpeg
-from tests.sites import document, image_layer, one_banner, with_picture
 
 from garnetfern.core.errors import DocumentError, GarnetfernError, PictureError, SiteFileError
 from garnetfern.service.site_file import SiteFile, pack_site_file, unpack_site_file
+from tests.conftest import encoded, jpeg
+from tests.sites import document, image_layer, one_banner, with_picture
 
 
 def packed():
@@ -103,7 +103,9 @@ def test_a_damaged_entry_is_refused(fonts):
 
 def test_opening_is_one_step_that_undo_takes_back(studio, fonts):
     before = studio.state()
-    data = pack_site_file(with_picture(document(image_layer(), base="#ffffff"), encoded(30, 20, (9, 9, 9), "PNG"), "p.png"))
+    data = pack_site_file(
+        with_picture(document(image_layer(), base="#ffffff"), encoded(30, 20, (9, 9, 9), "PNG"), "p.png")
+    )
     after = studio.open_site_file(data, before.revision, "other.zip")
     assert after.undo == "Open other.zip"
     assert after.document["assets"]

@@ -1,12 +1,12 @@
 """Use cases: changes, pictures, the build-up, the remedy."""
 
 import pytest
-from tests.conftest import encoded, jpeg
-from tests.sites import colour_layer
 
 from garnetfern.core.errors import DocumentError, NotFoundError, PictureError, StaleError
 from garnetfern.service.build_up import CARD, BuildUp
 from garnetfern.service.remedies import overlay_remedy
+from tests.conftest import encoded, jpeg
+from tests.sites import colour_layer
 
 BAND = "/pages/0/bands/0"
 
@@ -79,7 +79,12 @@ def test_the_same_picture_twice_is_one(studio):
 
 @pytest.mark.parametrize(
     ("name", "shown"),
-    [("../../evil/<b>.jpg", "<b>.jpg"), ("C:\\photos\\fern.jpg", "fern.jpg"), ("\x00\x1f.jpg", ".jpg"), ("", "picture")],
+    [
+        ("../../evil/<b>.jpg", "<b>.jpg"),
+        ("C:\\photos\\fern.jpg", "fern.jpg"),
+        ("\x00\x1f.jpg", ".jpg"),
+        ("", "picture"),
+    ],
 )
 def test_names_lose_their_folders_and_control_characters(studio, name, shown):
     assert studio.add_picture(jpeg(), name).name == shown

@@ -4,16 +4,21 @@ All functions take and give arrays whose last axis holds the three components; s
 linear light 0..1. Formulas: CSS Color 4, section 18 (sample code) and WCAG 2.2 (relative luminance).
 """
 
+import cv2
 import numpy as np
 from numpy.typing import NDArray
 
 Pixels = NDArray[np.float32]
+Bytes = NDArray[np.uint8]
+"""Height x width x 3, sRGB in whole levels, as a screen shows it."""
 
 _PER_LEVEL = 32
 _ENCODED = np.arange(255 * _PER_LEVEL + 1, dtype=np.float64) / (255 * _PER_LEVEL)
 _LINEAR = np.where(_ENCODED <= 0.04045, _ENCODED / 12.92, ((_ENCODED + 0.055) / 1.055) ** 2.4).astype(np.float32)
 
 LUMINANCE = np.array([0.2126, 0.7152, 0.0722], dtype=np.float32)
+
+_ONES = np.ones((1, 3), dtype=np.float32)
 
 _TO_LMS = np.array(
     [
@@ -38,6 +43,16 @@ def to_linear(srgb: Pixels) -> Pixels:
     index = np.clip(srgb * _PER_LEVEL, 0, 255 * _PER_LEVEL)
     result: Pixels = _LINEAR[np.rint(index).astype(np.int32)]
     return result
+
+
+_LEVEL_LINEAR = _LINEAR[::_PER_LEVEL]
+_LEVEL_LUMINANCE = (_LEVEL_LINEAR[:, None] * LUMINANCE[None, :]).astype(np.float32)
+
+
+def level_luminance(srgb: Bytes) -> Pixels:
+    """Relative luminance 0..1 of whole levels, by a table for each component. Height x width."""
+    parts = cv2.LUT(srgb, _LEVEL_LUMINANCE[None])
+    return np.asarray(cv2.transform(parts, _ONES), dtype=np.float32)
 
 
 def luminance(srgb: Pixels) -> Pixels:

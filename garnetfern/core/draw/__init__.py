@@ -1,1 +1,1 @@
-"""From resolved records to pixels: sRGB 0..255 as float32, one pixel per CSS px."""
+"""From resolved records to pixels: sRGB in whole levels 0..255 as a screen shows it, one pixel per CSS px."""

@@ -3,9 +3,11 @@
 import math
 from collections.abc import Callable, Iterable
 
+import cv2
 import numpy as np
+from numpy.typing import ArrayLike
 
-from ..colour.spaces import Pixels
+from ..colour.spaces import Bytes
 from ..resolve.records import BandRecord, Box, ColourSheet, ImageSheet, PageRecord, Sheet
 from .sample import Region, Sampler
 
@@ -27,34 +29,52 @@ def _inner(box: Box, region: Region) -> tuple[slice, slice, Region] | None:
     return rows, columns, (left, top, width, height)
 
 
-def _over_colour(below: Pixels, rgb: tuple[int, int, int], alpha: float) -> Pixels:
+LEVELS = np.arange(256)
+
+
+def _row(rgb: ArrayLike, width: int) -> Bytes:
+    """A row of one colour; rows are copied into a canvas far faster than single colours."""
+    return np.tile(np.asarray(rgb, dtype=np.uint8), (width, 1))
+
+
+def _over_colour(below: Bytes, rgb: tuple[int, int, int], alpha: float) -> Bytes:
     """A colour over pixels in eight bits, rounded at each step as the browser's raster rounds."""
     cover = round(alpha * 255)
     rest = 255 - cover
     rest += rest >> 7
-    source = np.floor(np.array(rgb, dtype=np.float32) * np.float32(cover / 255) + np.float32(0.5))
-    return source + np.floor(below * np.float32(rest / 256))
+    source = np.floor(np.array(rgb) * (cover / 255) + 0.5).astype(np.int64)
+    table = (source[None, :] + (LEVELS[:, None] * rest >> 8)).astype(np.uint8)
+    return np.asarray(cv2.LUT(np.ascontiguousarray(below), table[None]), dtype=np.uint8)
 
 
-def _over_image(below: Pixels, pixels: Pixels, opacity: float) -> Pixels:
+def _over_image(below: Bytes, pixels: Bytes, opacity: float) -> Bytes:
     """Opaque pixels at an opacity over others in eight bits, rounded as the browser's raster rounds."""
     cover = round(opacity * 255)
-    return np.floor(pixels * np.float32((cover + 1) / 256)) + np.floor(below * np.float32((256 - cover) / 256))
+    above = (LEVELS * (cover + 1) >> 8).astype(np.uint8)
+    rest = (LEVELS * (256 - cover) >> 8).astype(np.uint8)
+    return above[pixels] + rest[below]
 
 
-def _paint_colour(canvas: Pixels, sheet: ColourSheet, region: Region) -> None:
+def _over_translucent(below: Bytes, pixels: Bytes, opacity: float) -> Bytes:
+    """Bytes with an alpha of their own over others."""
+    alpha = pixels[:, :, 3:] * np.float32(opacity / 255)
+    under = below.astype(np.float32)
+    return np.rint(under + (pixels[:, :, :3] - under) * alpha).astype(np.uint8)
+
+
+def _paint_colour(canvas: Bytes, sheet: ColourSheet, region: Region) -> None:
     found = _inner(sheet.box, region)
     if found is None:
         return
     rows, columns, _ = found
     alpha = sheet.colour.alpha * sheet.opacity
     if alpha >= 1:
-        canvas[rows, columns] = np.array(sheet.colour.rgb, dtype=np.float32)
+        canvas[rows, columns] = _row(sheet.colour.rgb, columns.stop - columns.start)
     elif alpha > 0:
         canvas[rows, columns] = _over_colour(canvas[rows, columns], sheet.colour.rgb, alpha)
 
 
-def _paint_image(canvas: Pixels, sheet: ImageSheet, region: Region, pictures: Sampler) -> None:
+def _paint_image(canvas: Bytes, sheet: ImageSheet, region: Region, pictures: Sampler) -> None:
     tile = Box(*whole(sheet.tile)).cut(sheet.box)
     found = _inner(tile, region) if tile else None
     if found is None:
@@ -62,15 +82,14 @@ def _paint_image(canvas: Pixels, sheet: ImageSheet, region: Region, pictures: Sa
     rows, columns, part = found
     pixels = pictures.sampled(sheet, part)
     if pixels.shape[2] == 4:
-        alpha = pixels[:, :, 3:] * np.float32(sheet.opacity / 255)
-        canvas[rows, columns] += np.rint((pixels[:, :, :3] - canvas[rows, columns]) * alpha)
+        canvas[rows, columns] = _over_translucent(canvas[rows, columns], pixels, sheet.opacity)
     elif sheet.opacity >= 1:
         canvas[rows, columns] = pixels
     elif sheet.opacity > 0:
-        canvas[rows, columns] = _over_image(canvas[rows, columns], pixels.astype(np.float32), sheet.opacity)
+        canvas[rows, columns] = _over_image(canvas[rows, columns], pixels, sheet.opacity)
 
 
-def paint(canvas: Pixels, sheets: Iterable[Sheet], region: Region, pictures: Sampler) -> None:
+def paint(canvas: Bytes, sheets: Iterable[Sheet], region: Region, pictures: Sampler) -> None:
     """Lay sheets over the canvas of a region, in place, bottom first."""
     for sheet in sheets:
         if isinstance(sheet, ImageSheet):
@@ -79,11 +98,11 @@ def paint(canvas: Pixels, sheets: Iterable[Sheet], region: Region, pictures: Sam
             _paint_colour(canvas, sheet, region)
 
 
-def blank(page: PageRecord, region: Region) -> Pixels:
+def blank(page: PageRecord, region: Region) -> Bytes:
     """A canvas of the page's base colour over white."""
-    canvas = np.empty((region[3], region[2], 3), dtype=np.float32)
-    base, alpha = np.array(page.base.rgb, dtype=np.float32), np.float32(page.base.alpha)
-    canvas[:] = np.rint(255 + (base - 255) * alpha)
+    canvas = np.empty((region[3], region[2], 3), dtype=np.uint8)
+    levels = np.rint(255 + (np.array(page.base.rgb) - 255) * page.base.alpha)
+    canvas[:] = _row(levels, region[2])
     return canvas
 
 
@@ -92,7 +111,7 @@ def paint_backdrops(
     region: Region,
     pictures: Sampler,
     keep: Callable[[BandRecord], Iterable[Sheet]] = lambda band: band.sheets,
-) -> Pixels:
+) -> Bytes:
     """Everything behind the words in a region. `keep` chooses the sheets of a band that are painted."""
     canvas = blank(page, region)
     for band in page.bands:

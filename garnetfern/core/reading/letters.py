@@ -13,7 +13,7 @@ from numpy.typing import NDArray
 
 from ..colour.contrast import Requirement, contrast, required_ratio
 from ..colour.notation import Rgba
-from ..colour.spaces import Pixels, lightness, luminance
+from ..colour.spaces import Bytes, Pixels, level_luminance, lightness, luminance
 from ..draw.glyphs import Mask
 from ..draw.sample import Region
 from ..resolve.records import BlockRecord, Box, round_half_up
@@ -84,14 +84,15 @@ def _averaged(values: Pixels, side: int) -> Pixels:
     return np.asarray(cv2.blur(values, (side, side), borderType=cv2.BORDER_REPLICATE), dtype=np.float32)
 
 
-def ratio_map(ground: Pixels, fill: Rgba, size: float) -> Pixels:
-    """The contrast of the fill against each patch of the ground. Height x width."""
+def ratio_map(ground: Bytes, light: Pixels, fill: Rgba, size: float) -> Pixels:
+    """The contrast of the fill against each patch of the ground, whose luminance is `light`. Height x width."""
     side = patch_side(size)
-    behind = _averaged(luminance(ground), side)
+    behind = _averaged(light, side)
     colour = np.array(fill.rgb, dtype=np.float32)
     if fill.alpha >= 1:
-        return contrast(luminance(colour[None, None]), behind)
-    shown = ground + (colour - ground) * np.float32(fill.alpha)
+        return contrast(luminance(colour), behind)
+    below = ground.astype(np.float32)
+    shown = below + (colour - below) * np.float32(fill.alpha)
     return contrast(_averaged(luminance(shown), side), behind)
 
 
@@ -101,11 +102,14 @@ def percentile_reached(values: Pixels) -> float:
     return float(np.partition(values, at)[at])
 
 
-def busyness_of(ground: Pixels, ring: NDArray[np.bool_], size: float) -> float:
-    """Standard deviation of CIE L* in the ring, after its part slower than an em is removed."""
-    light = lightness(luminance(ground))
+def busyness_of(light: Pixels, ring: NDArray[np.bool_], size: float) -> float:
+    """Standard deviation of CIE L* in the ring, after its part slower than an em is removed.
+
+    `light` is relative luminance, height x width.
+    """
+    seen = lightness(light)
     side = 2 * round(size / 2) + 1
-    fast = light - _averaged(light, side)
+    fast = seen - _averaged(seen, side)
     return float(fast[ring].std()) if ring.any() else 0.0
 
 
@@ -127,13 +131,14 @@ def _word_at(text: str, index: int) -> str:
 
 
 def judge(
-    block: BlockRecord, letters: list[PlacedLetter], ground: Pixels, region: Region, situation: str, level: Requirement
+    block: BlockRecord, letters: list[PlacedLetter], ground: Bytes, region: Region, situation: str, level: Requirement
 ) -> Reading:
     """The reading of a block whose letters stand on `ground`, the pixels of `region` without the letters' fill."""
     required = required_ratio(block.size, block.weight, level)
     if not letters:
         return Reading(block.id, situation, None, required, 1.0, 0.0, None, (), block.doubts)
-    ratios = ratio_map(ground, block.fill, block.size)
+    light = level_luminance(ground)
+    ratios = ratio_map(ground, light, block.fill, block.size)
     everywhere = np.zeros(ratios.shape, dtype=bool)
     judged: list[Letter] = []
     for letter in letters:
@@ -166,7 +171,7 @@ def judge(
         worst.ratio,
         required,
         1 - len(short) / len(judged),
-        busyness_of(ground, everywhere, block.size),
+        busyness_of(light, everywhere, block.size),
         described(worst),
         tuple(described(letter) for letter in short),
         block.doubts,

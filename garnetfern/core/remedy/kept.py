@@ -3,20 +3,21 @@
 import numpy as np
 
 from ..colour.notation import Rgba
-from ..colour.spaces import Pixels, oklab
+from ..colour.spaces import Bytes, oklab
 
 STRIDE = 3
 """Every third pixel each way is compared: the mean over an area moves by less than it is rounded to."""
 
 
-def difference(one: Pixels, other: Pixels) -> float:
+def difference(one: Bytes, other: Bytes) -> float:
     """Mean OKLab distance of two pictures of the same shape."""
-    gap = oklab(one[::STRIDE, ::STRIDE]) - oklab(other[::STRIDE, ::STRIDE])
+    small = (p[::STRIDE, ::STRIDE].astype(np.float32) for p in (one, other))
+    gap = np.subtract(*map(oklab, small))
     return float(np.sqrt((gap * gap).sum(axis=-1)).mean())
 
 
-def kept(before: Pixels, after: Pixels, fill: Rgba) -> float:
+def kept(before: Bytes, after: Bytes, fill: Rgba) -> float:
     """0..100: 100 minus the share of the way towards a plain fill that the change goes."""
-    plain = np.broadcast_to(np.array(fill.rgb, dtype=np.float32), before.shape)
+    plain = np.broadcast_to(np.array(fill.rgb, dtype=np.uint8), before.shape)
     whole = difference(before, plain)
     return 100.0 if whole == 0 else max(0.0, 100 * (1 - difference(before, after) / whole))

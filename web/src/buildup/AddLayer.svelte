@@ -5,9 +5,16 @@
 
   let { bench, at, last }: { bench: Bench; at: number; last: boolean } = $props();
   let menu = $state<HTMLElement>();
+  let plus = $state<HTMLElement>();
+  let spot = $state({ left: 0, top: 0 });
   const id = $props.id();
   const place = $derived(at === 0 ? 'on the base' : `on ${bench.layers[at - 1]?.name ?? 'the top'}`);
   const assets = $derived(bench.site?.assets ?? []);
+
+  function settle(): void {
+    const box = plus?.getBoundingClientRect();
+    if (box) spot = { left: Math.max(16, box.left - 40), top: box.bottom + 46 };
+  }
 
   function choose(action: () => void): void {
     menu?.hidePopover();
@@ -17,17 +24,28 @@
 
 <button
   type="button"
+  bind:this={plus}
   class="add"
   class:last
   popovertarget={id}
   aria-label="Lay something in {place}"
   title="Lay something in {place}">+</button
 >
-<div {id} popover bind:this={menu} class="offer">
+<div
+  {id}
+  popover
+  bind:this={menu}
+  class="offer"
+  onbeforetoggle={settle}
+  style:left="{spot.left}px"
+  style:top="{spot.top}px"
+>
   <p class="muted pb-1">Lay in {place}:</p>
   <div class="flex gap-2">
-    <button type="button" class="btn h-[30px] min-h-0" onclick={() => choose(() => void addColour(bench, at))}
-      >A colour</button
+    <button
+      type="button"
+      class="btn btn-outline h-[30px] min-h-0"
+      onclick={() => choose(() => void addColour(bench, at))}>A colour</button
     >
     {#each assets.slice(0, 8) as asset (asset.id)}
       <button
@@ -60,8 +78,9 @@
   }
   .offer {
     position: fixed;
-    inset: auto auto 280px 24px;
+    inset: auto;
     margin: 0;
+    box-shadow: 0 2px 14px rgb(0 0 0 / 0.18);
     padding: 10px 12px;
     background: var(--color-base-100);
     color: var(--color-base-content);

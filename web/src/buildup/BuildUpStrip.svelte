@@ -54,7 +54,7 @@
 >
   <div class="flex items-baseline gap-3 whitespace-nowrap">
     <h2 id="build-up" class="display-face text-[16px]">Build-up</h2>
-    <p class="muted">
+    <p class="muted truncate">
       as far as each layer{#if lineOf}, and the worst reading of <i
           >{lineOf.slice(0, 40)}{lineOf.length > 40 ? ' …' : ''}</i
         > there{/if}

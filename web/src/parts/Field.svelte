@@ -24,10 +24,14 @@
     maxlength = 200,
   }: Props = $props();
 
+  const WIDTH = 360;
+  const HEIGHT = 96;
   let typed = $state<string | null>(null);
   let problem = $state<string | null>(null);
   let timer: ReturnType<typeof setTimeout> | undefined;
   const id = $props.id();
+  let box = $state<HTMLElement>();
+  let spot = $state({ left: 0, top: 0 });
   const shown = $derived(typed ?? value);
 
   async function settle(): Promise<void> {
@@ -35,6 +39,12 @@
     if (typed === null) return;
     const text = typed.trim();
     const refused = await keep(text);
+    const place = box?.getBoundingClientRect();
+    if (refused && place)
+      spot = {
+        left: Math.min(place.left, window.innerWidth - WIDTH - 16),
+        top: Math.min(place.bottom + 3, window.innerHeight - HEIGHT),
+      };
     problem = refused ? refused.message : null;
     if (!refused) typed = null;
   }
@@ -63,7 +73,7 @@
   }
 </script>
 
-<div class="relative min-w-0" style:width>
+<div class="min-w-0" style:width bind:this={box}>
   <label for={id} class={hideLabel ? 'sr-only' : 'muted block pb-0.5 text-[12px]'}>{label}</label>
   <input
     {id}
@@ -81,17 +91,23 @@
     onblur={() => void settle()}
   />
   {#if problem}
-    <p id="{id}-problem" role="alert" class="problem">{problem} What was there stays: {value}.</p>
+    <p
+      id="{id}-problem"
+      role="alert"
+      class="problem"
+      style:left="{spot.left}px"
+      style:top="{spot.top}px"
+      style:width="{WIDTH}px"
+    >
+      {problem} What was there stays: {value}.
+    </p>
   {/if}
 </div>
 
 <style>
   .problem {
-    position: absolute;
+    position: fixed;
     z-index: 30;
-    right: 0;
-    top: calc(100% + 2px);
-    width: max(100%, 260px);
     background: var(--color-base-100);
     border: 1px solid var(--color-error);
     border-left-width: 4px;

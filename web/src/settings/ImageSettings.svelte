@@ -55,6 +55,6 @@
         void bench.keep(set('opacity', value), `${layer.name} at ${Math.round(value * 100)} %`)}
     />
     <PictureChooser {bench} {layer} />
-    <UploadList uploads={bench.uploads} />
   </div>
 </div>
+<UploadList uploads={bench.uploads} />

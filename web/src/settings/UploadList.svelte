@@ -31,6 +31,7 @@
     align-items: center;
     justify-content: space-between;
     gap: 8px;
+    margin-top: 8px;
     padding-left: 8px;
     border-left: 4px solid var(--color-error);
     color: var(--color-error);

@@ -1,0 +1,128 @@
+"""The full check of the sample page: the core beside a scripted browser that measures the same on screenshots.
+
+Ordinary: every situation is loaded afresh and the whole page is photographed. Tuned: a page is loaded once for each
+screen, and only the blocks' boxes are photographed.
+"""
+
+import time
+from collections.abc import Callable
+from typing import Any
+
+import numpy as np
+from numpy.typing import NDArray
+from playwright.sync_api import Browser
+
+from garnetfern.core.css import bundle_files
+from garnetfern.core.document import Site
+from garnetfern.core.reading import Reader, Situation, situations
+from garnetfern.core.resolve.records import BlockRecord
+from garnetfern.demo import demo_site_file
+from garnetfern.fonts import font_bytes, shipped_fonts
+from garnetfern.service.memory import MemoryPictures
+from tests.referee.browser import HIDDEN, INK_ONLY, Opened, chromium, pixels
+from tests.referee.measure import letter_ratios
+
+MISSING = ".gf-dawn { display: none; }"
+MARGIN = 24
+
+
+def _ratio(block: BlockRecord, ground: NDArray[np.float32], ink: NDArray[np.float32], letters: list[Any]) -> float:
+    red, green, blue = block.fill.rgb
+    fill = (red, green, blue, block.fill.alpha)
+    return min(ratio for _, ratio in letter_ratios(ground, [ink] * 6, letters, block.size, fill))
+
+
+def _ink(block: BlockRecord) -> str:
+    return INK_ONLY + f".gf-{block.id} {{ color: black !important; }}"
+
+
+def ordinary(opened: Opened, found: list[tuple[Situation, list[BlockRecord]]]) -> None:
+    """Load, photograph the whole page without words, then with each block alone."""
+    for situation, blocks in found:
+        opened.at(int(situation.viewport.width), int(situation.viewport.height))
+        ground = opened.styled(HIDDEN + (MISSING if situation.missing else ""))
+        letters = opened.letters()
+        for block in blocks:
+            _ratio(block, ground, opened.styled(_ink(block)), letters[block.id])
+
+
+def tuned(opened: Opened, found: list[tuple[Situation, list[BlockRecord]]]) -> None:
+    """Load each screen once; photograph only what lies behind and around each block."""
+    screen, letters = "", {}
+    for situation, blocks in found:
+        if situation.screen != screen:
+            screen = situation.screen
+            opened.at(int(situation.viewport.width), int(situation.viewport.height))
+            letters = opened.letters()
+        for block in blocks:
+            box = block.box
+            left, top = max(0, int(box.x) - MARGIN), max(0, int(box.y) - MARGIN)
+            clip = {"x": left, "y": top, "width": int(box.width) + 2 * MARGIN, "height": int(box.height) + 2 * MARGIN}
+            shots = []
+            for css in (HIDDEN + (MISSING if situation.missing else ""), _ink(block)):
+                handle = opened.page.add_style_tag(content=css)
+                shots.append(pixels(opened.page.screenshot(clip=clip, full_page=True)))
+                handle.evaluate("e => e.remove()")
+            moved = [[c, x - left, y - top, w, h] for c, x, y, w, h in letters[block.id]]
+            _ratio(block, shots[0], shots[1], moved)
+
+
+def timed(work: Callable[[], object], times: int = 1) -> float:
+    """Seconds for one run, the best of several."""
+    best = float("inf")
+    for _ in range(times):
+        start = time.perf_counter()
+        work()
+        best = min(best, time.perf_counter() - start)
+    return best
+
+
+def _changed(site: Site, opacity: float) -> Site:
+    plain = site.model_dump()
+    plain["pages"][0]["bands"][1]["backdrop"]["layers"][1]["opacity"] = opacity
+    return Site.model_validate(plain)
+
+
+def _browser_times(browser: Browser, reader: Reader, pictures: MemoryPictures, site: Site) -> tuple[float, float]:
+    page = site.pages[0]
+    found = []
+    for situation in situations(site, page):
+        record = reader.resolve(site, page, situation)
+        found.append((situation, [b for band in record.bands for b in band.blocks]))
+    opened = Opened(browser, bundle_files(site, reader.fonts, pictures.file, font_bytes))
+    tuned(opened, found)
+    result = timed(lambda: ordinary(opened, found)), timed(lambda: tuned(opened, found))
+    opened.close()
+    return result
+
+
+def measure() -> list[str]:
+    """Time all of it in one run and give the lines of the report."""
+    file = demo_site_file()
+    pictures = MemoryPictures(file.pictures)
+    fonts = shipped_fonts()
+    site, page = file.site, file.site.pages[0]
+    Reader(fonts, pictures).read_page(site, page)  # pictures are encoded and decoded, as they are for the browser
+    cold = timed(lambda: Reader(fonts, pictures).read_page(site, page), 3)
+    reader = Reader(fonts, pictures)
+    reader.read_page(site, page)
+    opacities = iter(n / 100 for n in range(30, 90))
+
+    def overlay() -> None:
+        changed = _changed(site, next(opacities))
+        reader.read_page(changed, changed.pages[0])
+
+    after = timed(overlay, 10)
+    count = len(situations(site, page))
+    with chromium() as browser:
+        slow, fast = _browser_times(browser, reader, pictures, site)
+    rows = [("scripted browser, ordinary", slow), ("scripted browser, tuned", fast)]
+    rows += [("core, nothing cached but decoded pictures", cold), ("core, after an overlay change", after)]
+    lines = [
+        f"The sample page: {count} situations of 8 blocks of words.",
+        "",
+        "| full check | time | ordinary / this | tuned / this |",
+    ]
+    lines.append("|---|---|---|---|")
+    lines += [f"| {name} | {1000 * t:.0f} ms | {slow / t:.1f} | {fast / t:.1f} |" for name, t in rows]
+    return lines

@@ -1,0 +1,101 @@
+"""How long an edit takes to show on all screens, and its readings to follow, in headless Chromium."""
+
+import socket
+import statistics
+import tempfile
+import threading
+import time
+from pathlib import Path
+
+import uvicorn
+from playwright.sync_api import Page, sync_playwright
+
+from garnetfern.api.app import create_app
+from garnetfern.cli import start_site
+
+CHROMIUM = "/usr/bin/chromium"
+EDITS = 80
+WATCH = """() => {
+  const plain = window.fetch;
+  window.seen = [];
+  window.fetch = async (...a) => {
+    const answer = await plain(...a);
+    const json = answer.json.bind(answer);
+    answer.json = async () => { const body = await json();
+      if (String(a[0]).endsWith('/api/readings')) requestAnimationFrame(() => window.seen.push(performance.now()));
+      return body; };
+    return answer;
+  };
+}"""
+EDIT = """async (value) => {
+  const track = document.querySelector('input[type=range]');
+  const frames = [...document.querySelectorAll('iframe')];
+  const css = () => frames.map((f) => f.contentDocument.getElementById('gf-css').textContent);
+  const wanted = `opacity: ${value / 100}`.replace(/0$/, '');
+  window.seen = [];
+  const start = performance.now();
+  track.value = value;
+  track.dispatchEvent(new Event('input', { bubbles: true }));
+  while (!css().every((text) => text.includes(wanted))) {
+    if (performance.now() - start > 3000) throw new Error('the edit does not show: ' + wanted);
+    await new Promise((r) => setTimeout(r, 1));
+  }
+  await new Promise((r) => requestAnimationFrame(() => setTimeout(r, 0)));
+  const shown = performance.now() - start;
+  while (window.seen.length === 0) {
+    if (performance.now() - start > 5000) throw new Error('no readings follow');
+    await new Promise((r) => setTimeout(r, 1));
+  }
+  return [shown, window.seen[0] - start];
+}"""
+
+
+def percentile(values: list[float], share: float) -> float:
+    """The value that this share of the values does not exceed."""
+    ordered = sorted(values)
+    return ordered[min(len(ordered) - 1, int(len(ordered) * share))]
+
+
+def _serve(data: Path) -> tuple[str, uvicorn.Server]:
+    with socket.socket() as probe:
+        probe.bind(("127.0.0.1", 0))
+        port = probe.getsockname()[1]
+    server = uvicorn.Server(uvicorn.Config(create_app(data), port=port, log_level="warning"))
+    threading.Thread(target=server.run, daemon=True).start()
+    while not server.started:
+        time.sleep(0.05)
+    return f"http://127.0.0.1:{port}/", server
+
+
+def _edited(page: Page) -> tuple[list[float], list[float]]:
+    shown, read = [], []
+    for n in range(EDITS):
+        value = 21 + (n * 7) % 68
+        value += value % 10 == 0
+        one, other = page.evaluate(EDIT, value)
+        shown.append(one)
+        read.append(other)
+        page.wait_for_timeout(60)
+    return shown[5:], read[5:]
+
+
+def measure() -> list[str]:
+    """Pull the overlay of the sample site and give the lines of the report."""
+    with tempfile.TemporaryDirectory() as folder, sync_playwright() as play:
+        start_site(Path(folder), demo=True)
+        address, server = _serve(Path(folder))
+        browser = play.chromium.launch(executable_path=CHROMIUM, args=["--no-sandbox", "--disable-gpu"])
+        page = browser.new_page(viewport={"width": 1280, "height": 800})
+        page.add_init_script(f"({WATCH})()")
+        page.goto(address)
+        page.get_by_role("button", name="Make it").wait_for(timeout=60_000)
+        page.wait_for_timeout(1500)
+        shown, read = _edited(page)
+        browser.close()
+        server.should_exit = True
+        time.sleep(0.5)
+    rows = []
+    for what, values, target in (("to the screens", shown, 50), ("to the readings", read, 150)):
+        median, late = statistics.median(values), percentile(values, 0.95)
+        rows.append(f"| an edit {what} | {median:.0f} ms | {late:.0f} ms | {target} ms |")
+    return rows
