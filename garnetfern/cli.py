@@ -1,6 +1,7 @@
 """The command line: serve, demo, check, render, emit, schema."""
 
 import json
+import socket
 import threading
 from pathlib import Path
 from typing import Annotated, Any, NoReturn
@@ -75,6 +76,12 @@ def serve(
     """Start the application and print its address."""
     from .api.app import WEB, create_app
 
+    with socket.socket() as probe:
+        probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+        try:
+            probe.bind((host, port))
+        except OSError as error:
+            _fail(f"Port {port} on {host} cannot be used ({error.strerror}). Choose another with --port.")
     start_site(data, demo)
     application = create_app(data)
     if not WEB.is_dir():

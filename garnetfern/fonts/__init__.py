@@ -1,7 +1,7 @@
 """The open fonts that ship with the application, read from this folder."""
 
 import json
-from functools import lru_cache
+from functools import lru_cache, partial
 from pathlib import Path
 
 from ..core.resolve.fonts import Face, Family, FontBook, parse_unicode_range, unpack_woff2
@@ -14,22 +14,20 @@ def font_bytes(file: str) -> bytes:
     return (FOLDER / file).read_bytes()
 
 
+def _unpacked(file: str) -> bytes:
+    return unpack_woff2(font_bytes(file))
+
+
 @lru_cache(maxsize=1)
 def shipped_fonts() -> FontBook:
-    """All shipped families, ready for shaping. Unpacked once in a process."""
+    """All shipped families, ready for shaping. Each file is unpacked when it is first needed."""
     families = []
     for entry in json.loads((FOLDER / "catalogue.json").read_text()):
         faces = tuple(
-            Face(
-                f["file"],
-                unpack_woff2(font_bytes(f["file"])),
-                f["unicode_range"],
-                parse_unicode_range(f["unicode_range"]),
-            )
+            Face(f["file"], partial(_unpacked, f["file"]), f["unicode_range"], parse_unicode_range(f["unicode_range"]))
             for f in entry["files"]
         )
         least, most = entry["weights"]
-        families.append(
-            Family(entry["family"], entry["category"], entry["character"], least, most, entry["variable"], faces)
-        )
+        name, category, character = entry["family"], entry["category"], entry["character"]
+        families.append(Family(name, category, character, least, most, entry["variable"], faces))
     return FontBook(tuple(families))

@@ -2,6 +2,7 @@
 
 import io
 import math
+from collections.abc import Callable
 from dataclasses import dataclass, field
 from functools import cached_property, lru_cache
 
@@ -38,9 +39,14 @@ class Face:
     """One font file. `ranges` are the code points it serves, as first and last."""
 
     id: str
-    data: bytes = field(repr=False)
+    load: Callable[[], bytes] = field(repr=False)
     unicode_range: str
     ranges: tuple[tuple[int, int], ...] = field(repr=False)
+
+    @cached_property
+    def data(self) -> bytes:
+        """Its OpenType bytes, unpacked when they are first needed."""
+        return self.load()
 
     @cached_property
     def _hb_face(self) -> "hb.Face":

@@ -13,7 +13,10 @@
 
   function loaded(): void {
     const inner = frame?.contentDocument ?? null;
-    if (!inner) return;
+    if (!inner?.body.classList.contains('gf-page')) {
+      inner?.body.replaceChildren();
+      return;
+    }
     page = inner;
     inner.addEventListener('click', (event) => {
       event.preventDefault();

@@ -21,7 +21,7 @@
   }
 </script>
 
-<ul class="pt-1.5" aria-label="Readings on {screen.name}">
+<ul class="ledger pt-1.5" aria-label="Readings on {screen.name}">
   {#each rows as row (row.block.id)}
     {@const { rest, missing } = row}
     <li>
@@ -35,9 +35,17 @@
           </span>
         {/if}
         {#if !rest.meets}<span class="short">short</span>{/if}
-        {#if missing && !missing.meets}
-          <span class="without" title="{missing.name}: {missing.sentence}">
-            <Verdict meets={false} />{missing.shown}<span class="sr-only"> when the</span> without picture
+        {#if missing?.shown}
+          <span class="without" class:trouble={!missing.meets} title="{missing.name}: {missing.sentence}">
+            <svg viewBox="0 0 14 12" role="img" aria-label="without the picture:">
+              <path
+                d="M1.500 1.500h11v9h-11ZM1.500 10.500 12.500 1.500"
+                fill="none"
+                stroke="currentColor"
+                stroke-width="1.400"
+              />
+            </svg><b>{missing.shown}</b><span class="words">without picture</span
+            >{#if !missing.meets}&nbsp;short{/if}
           </span>
         {/if}
       </button>
@@ -67,7 +75,28 @@
     display: flex;
     align-items: center;
     gap: 4px;
+    flex: none;
     white-space: nowrap;
+    margin-left: auto;
+    padding-left: 4px;
+    color: color-mix(in oklab, var(--color-base-content) 72%, var(--color-base-200));
+  }
+  .without svg {
+    width: 13px;
+  }
+  .without b {
+    font-weight: 600;
+  }
+  .ledger {
+    container-type: inline-size;
+  }
+  @container (max-width: 500px) {
+    .words {
+      display: none;
+    }
+  }
+  .trouble {
     color: var(--color-warning);
+    font-weight: 600;
   }
 </style>

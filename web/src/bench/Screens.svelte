@@ -7,6 +7,8 @@
 
   const GAP = 24;
   const LABEL = 22;
+  /** A column is no narrower than its readings need, px. */
+  const LEAST = 232;
   let width = $state(0);
   let height = $state(0);
 
@@ -15,8 +17,12 @@
   const room = $derived(Math.max(120, height - LABEL - lines * 20 - 14));
   const lowest = $derived(Math.min(...shown.map((s) => s.height)));
   const scale = $derived.by(() => {
+    const free = width - GAP * (shown.length - 1);
     const total = shown.reduce((sum, s) => sum + s.width, 0);
-    const wide = (width - GAP * (shown.length - 1)) / Math.max(1, total);
+    const even = free / Math.max(1, total);
+    const narrow = shown.filter((s) => s.width * even < LEAST);
+    const rest = total - narrow.reduce((sum, s) => sum + s.width, 0);
+    const wide = rest > 0 ? (free - LEAST * narrow.length) / rest : even;
     return Math.min(1, Math.max(0.1, wide));
   });
 </script>
@@ -25,7 +31,7 @@
   <div bind:clientWidth={width} class="flex" style:gap="{GAP}px">
     {#if width > 0 && height > 0}
       {#each shown as screen (screen.id)}
-        <div class="min-w-0" style:width="{screen.width * scale}px">
+        <div class="min-w-0" style:width="{Math.max(LEAST, screen.width * scale)}px">
           <div class="flex items-baseline gap-2 truncate" style:height="{LABEL}px">
             <h2 class="font-semibold">{screen.name}</h2>
             <span class="muted text-[12.5px]">{screen.width} × {screen.height}</span>
@@ -35,7 +41,9 @@
               >
             {/if}
           </div>
-          <ScreenFrame {bench} {screen} {scale} height={Math.min(room, lowest * scale)} />
+          <div style:width="{screen.width * scale}px">
+            <ScreenFrame {bench} {screen} {scale} height={Math.min(room, lowest * scale)} />
+          </div>
           <ScreenReadings {bench} {screen} />
         </div>
       {/each}
