@@ -1,0 +1,57 @@
+"""The documents say what the code does."""
+
+import re
+from pathlib import Path
+
+import pytest
+
+from garnetfern.cli import app
+from garnetfern.core.picture.decode import ENDINGS
+
+HOUSE = Path(__file__).parents[1]
+PAGES = [HOUSE / "README.md", HOUSE / "CONTRIBUTING.md", *sorted((HOUSE / "docs").rglob("*.md"))]
+
+
+@pytest.mark.parametrize("page", PAGES, ids=lambda p: p.name)
+def test_every_link_leads_somewhere(page):
+    for target in re.findall(r"\]\(([^)#]+)\)", page.read_text()):
+        assert (page.parent / target).exists(), f"{page.name} links to {target}"
+
+
+def test_readme_names_every_command():
+    commands = {(c.name or c.callback.__name__) for c in app.registered_commands}
+    named = set(re.findall(r"garnetfern (\w+)", (HOUSE / "README.md").read_text()))
+    assert commands == named
+
+
+def test_readme_names_every_kind_of_picture():
+    text = (HOUSE / "README.md").read_text().lower()
+    assert all(kind in text for kind in ENDINGS)
+
+
+def test_make_targets_that_are_named_exist():
+    targets = set(re.findall(r"^([a-z]+):", (HOUSE / "Makefile").read_text(), re.MULTILINE))
+    for page in PAGES:
+        assert set(re.findall(r"`?make ([a-z]+)`", page.read_text())) <= targets, page.name
+
+
+def test_keys_in_the_guide_are_those_of_the_interface():
+    keys = (HOUSE / "web" / "src" / "keys.ts").read_text()
+    plain = {name.strip("'") for name in re.findall(r"^    ('?.'?): \(\) =>", keys, re.MULTILINE)}
+    for key in re.findall(r"`([A-Z?])`", (HOUSE / "docs" / "guide.md").read_text()):
+        assert key.lower() in plain
+
+
+def test_no_page_of_the_house_is_too_long():
+    for file in [
+        *(HOUSE / "garnetfern").rglob("*.py"),
+        *(HOUSE / "web" / "src").rglob("*.*"),
+        *(HOUSE / "tests").rglob("*.py"),
+    ]:
+        if file.suffix in {".py", ".ts", ".svelte", ".css"} and "generated" not in file.name:
+            lines = [line for line in file.read_text().splitlines() if line.strip()]
+            assert len(lines) <= 300, f"{file} has {len(lines)} lines"
+
+
+def test_lock_files_name_no_registry():
+    assert '"resolved"' not in (HOUSE / "web" / "package-lock.json").read_text()
