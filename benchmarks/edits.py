@@ -1,16 +1,12 @@
 """How long an edit takes to show on all screens, and its readings to follow, in headless Chromium."""
 
-import socket
 import statistics
 import tempfile
-import threading
-import time
 from pathlib import Path
 
-import uvicorn
 from playwright.sync_api import Page, sync_playwright
 
-from garnetfern.api.app import create_app
+from garnetfern.api.local import run_locally
 from garnetfern.cli import start_site
 
 CHROMIUM = "/usr/bin/chromium"
@@ -56,17 +52,6 @@ def percentile(values: list[float], share: float) -> float:
     return ordered[min(len(ordered) - 1, int(len(ordered) * share))]
 
 
-def _serve(data: Path) -> tuple[str, uvicorn.Server]:
-    with socket.socket() as probe:
-        probe.bind(("127.0.0.1", 0))
-        port = probe.getsockname()[1]
-    server = uvicorn.Server(uvicorn.Config(create_app(data), port=port, log_level="warning"))
-    threading.Thread(target=server.run, daemon=True).start()
-    while not server.started:
-        time.sleep(0.05)
-    return f"http://127.0.0.1:{port}/", server
-
-
 def _edited(page: Page) -> tuple[list[float], list[float]]:
     shown, read = [], []
     for n in range(EDITS):
@@ -83,17 +68,16 @@ def measure() -> list[str]:
     """Pull the overlay of the sample site and give the lines of the report."""
     with tempfile.TemporaryDirectory() as folder, sync_playwright() as play:
         start_site(Path(folder), demo=True)
-        address, server = _serve(Path(folder))
+        running = run_locally(Path(folder))
         browser = play.chromium.launch(executable_path=CHROMIUM, args=["--no-sandbox", "--disable-gpu"])
         page = browser.new_page(viewport={"width": 1280, "height": 800})
         page.add_init_script(f"({WATCH})()")
-        page.goto(address)
+        page.goto(running.address)
         page.get_by_role("button", name="Make it").wait_for(timeout=60_000)
         page.wait_for_timeout(1500)
         shown, read = _edited(page)
         browser.close()
-        server.should_exit = True
-        time.sleep(0.5)
+        running.stop()
     rows = []
     for what, values, target in (("to the screens", shown, 50), ("to the readings", read, 150)):
         median, late = statistics.median(values), percentile(values, 0.95)

@@ -1,16 +1,12 @@
 """Take docs/screenshots/ from the running application with the sample site, in headless Chromium."""
 
-import socket
 import tempfile
-import threading
-import time
 from collections.abc import Callable
 from pathlib import Path
 
-import uvicorn
 from playwright.sync_api import Page, sync_playwright
 
-from garnetfern.api.app import create_app
+from garnetfern.api.local import run_locally
 from garnetfern.cli import start_site
 
 HOUSE = Path(__file__).resolve().parent.parent
@@ -43,35 +39,23 @@ SHOTS: dict[str, Callable[[Page], None]] = {
 """In this order, on one site: each goes on from the one before."""
 
 
-def _serve(data: Path) -> tuple[str, uvicorn.Server]:
-    with socket.socket() as probe:
-        probe.bind(("127.0.0.1", 0))
-        port = probe.getsockname()[1]
-    server = uvicorn.Server(uvicorn.Config(create_app(data), port=port, log_level="warning"))
-    threading.Thread(target=server.run, daemon=True).start()
-    while not server.started:
-        time.sleep(0.05)
-    return f"http://127.0.0.1:{port}/", server
-
-
 def main() -> None:
     """Take all pictures, and the bench once more in the dark theme."""
     TARGET.mkdir(parents=True, exist_ok=True)
     with tempfile.TemporaryDirectory() as folder, sync_playwright() as play:
         start_site(Path(folder), demo=True)
-        address, server = _serve(Path(folder))
+        running = run_locally(Path(folder))
         browser = play.chromium.launch(executable_path="/usr/bin/chromium", args=["--no-sandbox", "--disable-gpu"])
         for scheme in ("dark", "light"):
             page = browser.new_context(viewport=SIZE, color_scheme=scheme).new_page()  # type: ignore[arg-type]
-            page.goto(address)
+            page.goto(running.address)
             page.get_by_role("button", name="Make it").wait_for(timeout=60_000)
             for name, prepare in SHOTS.items() if scheme == "light" else [("bench-dark", SHOTS["bench"])]:
                 prepare(page)
                 _settled(page)
                 page.screenshot(path=TARGET / f"{name}.png")
         browser.close()
-        server.should_exit = True
-        time.sleep(0.5)
+        running.stop()
 
 
 if __name__ == "__main__":

@@ -1,49 +1,20 @@
 """The real application on a free port, and headless Chromium before it."""
 
 import shutil
-import socket
-import threading
-import time
 from collections.abc import Iterator
-from dataclasses import dataclass
 from pathlib import Path
 
 import pytest
-import uvicorn
-from playwright.sync_api import Browser, Page
+from playwright.sync_api import Browser, Page, expect
 
-from garnetfern.api.app import WEB, create_app
+from garnetfern.api.app import WEB
+from garnetfern.api.local import Running, run_locally
 from garnetfern.service.site_file import SiteFile
 from garnetfern.service.studio import Studio
 from tests.referee.browser import chromium
 
 
-@dataclass
-class Running:
-    """A running application: its address and its data folder."""
-
-    address: str
-    data: Path
-    server: uvicorn.Server
-    thread: threading.Thread
-
-    def stop(self) -> None:
-        self.server.should_exit = True
-        self.thread.join(timeout=10)
-
-
-def serve(data: Path) -> Running:
-    """Start the application on a data folder, on loopback."""
-    with socket.socket() as probe:
-        probe.bind(("127.0.0.1", 0))
-        port = probe.getsockname()[1]
-    config = uvicorn.Config(create_app(data), host="127.0.0.1", port=port, log_level="warning")
-    server = uvicorn.Server(config)
-    thread = threading.Thread(target=server.run, daemon=True)
-    thread.start()
-    while not server.started:
-        time.sleep(0.02)
-    return Running(f"http://127.0.0.1:{port}/", data, server, thread)
+expect.set_options(timeout=10_000)
 
 
 @pytest.fixture(scope="session")
@@ -69,7 +40,7 @@ def running(tmp_path: Path, sample: Path) -> Iterator[Running]:
     assert WEB.is_dir(), "the interface is not built: make setup"
     data = tmp_path / "data"
     shutil.copytree(sample, data)
-    found = serve(data)
+    found = run_locally(data)
     yield found
     found.stop()
 

@@ -8,8 +8,8 @@ import numpy as np
 from PIL import Image
 from playwright.sync_api import Page, expect
 
+from garnetfern.api.local import Running, run_locally
 from garnetfern.demo.pictures import draw_picture
-from tests.interface.conftest import Running, serve
 from tests.referee.browser import Opened, pixels
 
 VERDICT = "Every word can be read on every screen."
@@ -122,7 +122,7 @@ def test_undo_survives_a_restart(bench: Page, running: Running):
     bench.get_by_role("slider", name="Strength").press("Shift+ArrowRight")
     expect(bench.get_by_role("button", name="Undo")).to_be_enabled()
     running.stop()
-    again = serve(running.data)
+    again = run_locally(running.data)
     bench.goto(again.address)
     bench.get_by_role("button", name="Undo").click()
     expect(bench.get_by_role("textbox", name="Strength in %")).to_have_value("20 %")
@@ -178,7 +178,19 @@ def test_layers_are_laid_in_moved_hidden_and_removed(bench: Page):
     expect(bench.get_by_role("button", name="Undo")).to_be_disabled()
 
 
+def test_mending_leads_to_the_overlay_or_lays_one_in(bench: Page):
+    bench.get_by_role("button", name="Words", exact=True).click()
+    bench.get_by_role("button", name="Mend it").click()
+    expect(bench.get_by_role("region", name="Settings of Dusk")).to_be_visible()
+    bench.get_by_role("button", name="Remove").click()
+    bench.get_by_role("button", name="Mend it").click()
+    expect(bench.get_by_role("region", name="Settings of Overlay")).to_be_visible()
+    bench.get_by_role("button", name=re.compile(r"Make it \d+ %")).click()
+    expect(bench.get_by_text(VERDICT)).to_be_visible()
+
+
 def test_in_place_and_back_with_one_key(bench: Page):
+    frame(bench, "desktop").locator(".gf-foot").click()  # keys work when a screen has the focus, too
     bench.keyboard.press("v")
     alone = bench.frame_locator("iframe[title$='in place']")
     expect(alone.locator("h1")).to_be_visible()

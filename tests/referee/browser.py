@@ -27,7 +27,7 @@ BOXES = """() => Object.fromEntries([...document.querySelectorAll('.gf-words, .g
   return [[...e.classList].at(-1).slice(3), [r.x, r.y + scrollY, r.width, r.height]];
 }))"""
 
-LETTERS = """() => Object.fromEntries([...document.querySelectorAll('.gf-words')].map((e) => {
+READ_LETTERS = """(e) => {
   const found = [];
   const walk = document.createTreeWalker(e, NodeFilter.SHOW_TEXT);
   const range = document.createRange();
@@ -41,9 +41,10 @@ LETTERS = """() => Object.fromEntries([...document.querySelectorAll('.gf-words')
     }
     found.push(['\\n', 0, 0, 0, 0]);
   }
-  return [[...e.classList].at(-1).slice(3), found];
-}))"""
-
+  return found;
+}"""
+LETTERS = f"""() => Object.fromEntries([...document.querySelectorAll('.gf-words')].map((e) =>
+  [[...e.classList].at(-1).slice(3), ({READ_LETTERS})(e)]))"""
 PROBE = """([id, wanted]) => {
   const ranges = [];
   let top = null, line = 0, n = 0;

@@ -10,27 +10,12 @@ from garnetfern.core.resolve.shape import Setting
 from garnetfern.fonts import FOLDER, shipped_fonts
 
 from .banners import WORDINGS
-from .browser import lines_of
+from .browser import READ_LETTERS, lines_of
 
 Case = tuple[str, str, int, float, float]
 """Wording, family, weight, size, width."""
 
-READ = """() => [...document.querySelectorAll('p')].map((e) => {
-  const found = [];
-  const walk = document.createTreeWalker(e, NodeFilter.SHOW_TEXT);
-  const range = document.createRange();
-  while (walk.nextNode()) {
-    const text = walk.currentNode.data;
-    for (let i = 0; i < text.length; i++) {
-      range.setStart(walk.currentNode, i); range.setEnd(walk.currentNode, i + 1);
-      const all = range.getClientRects();
-      const r = all[all.length - 1];
-      if (r) found.push([text[i], r.x, r.y, r.width, r.height]);
-    }
-    found.push(['\\n', 0, 0, 0, 0]);
-  }
-  return found;
-})"""
+READ = f"() => [...document.querySelectorAll('p')].map({READ_LETTERS})"
 
 
 def cases(count: int, seed: int) -> list[Case]:

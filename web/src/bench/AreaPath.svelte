@@ -1,6 +1,8 @@
 <script lang="ts">
   import type { Bench } from './bench.svelte';
 
+  import { addColour } from '../buildup/layers';
+
   let { bench }: { bench: Bench } = $props();
 
   const verdict = $derived.by(() => {
@@ -16,6 +18,18 @@
     const what = blocks === 1 ? 'One block of words falls' : `${blocks} blocks of words fall`;
     return { text: `${what} short ${where}.`, short: true };
   });
+
+  /** Go to the topmost overlay of the first band that falls short; lay one in where there is none. */
+  function mend(): void {
+    const band = bench.bands.find((b) =>
+      (b.columns ?? []).some((c) => (c.blocks ?? []).some((w) => bench.short.some((r) => r.block === w.id))),
+    );
+    if (!band) return;
+    bench.chooseBand(band.id);
+    const overlay = bench.layers.findLast((l) => l.kind === 'colour' && l.visible !== false);
+    if (overlay) bench.chooseCard(overlay.id);
+    else void addColour(bench, bench.layers.length);
+  }
 </script>
 
 <div class="flex h-9 shrink-0 items-center justify-between gap-4 px-6">
@@ -32,9 +46,21 @@
       >
     {/each}
   </nav>
-  <p class="truncate" role="status" class:text-warning={verdict.short} class:font-semibold={verdict.short}>
-    {verdict.text}
-  </p>
+  <div class="flex min-w-0 items-center gap-1">
+    <p
+      class="truncate font-semibold"
+      role="status"
+      class:text-warning={verdict.short}
+      class:text-success={!verdict.short}
+    >
+      {verdict.text}
+    </p>
+    {#if verdict.short}
+      <button type="button" class="quiet act" title="Go to the overlay that puts it right" onclick={mend}
+        >Mend it</button
+      >
+    {/if}
+  </div>
 </div>
 
 <style>

@@ -14,7 +14,7 @@
 
 <section aria-label="Settings of {title}" class="min-w-0 overflow-y-auto px-5 pt-3 pb-2">
   <div class="flex items-center gap-2 pb-1.5">
-    <h2 class="display-face truncate text-[16px]">{title}</h2>
+    <h2 class="display-face max-w-[55%] shrink-0 truncate text-[16px]">{title}</h2>
     <span class="muted text-[12.5px] whitespace-nowrap"
       >{layer ? (layer.kind === 'image' ? 'picture' : 'colour') : ''}</span
     >
