@@ -1,12 +1,15 @@
 """Fixtures that several folders share."""
 
 import io
+import os
 from collections.abc import Iterator
 from pathlib import Path
 
 import numpy as np
 import pytest
+from hypothesis import settings
 from PIL import Image
+from playwright.sync_api import Browser
 
 from garnetfern.core.resolve.fonts import FontBook
 from garnetfern.demo import demo_site_file
@@ -14,7 +17,12 @@ from garnetfern.fonts import shipped_fonts
 from garnetfern.service.site_file import SiteFile
 from garnetfern.service.studio import Studio
 
+from .referee.browser import chromium
 from .sites import one_banner
+
+settings.register_profile("here", deadline=None)
+settings.register_profile("ci", deadline=None, derandomize=True)
+settings.load_profile("ci" if os.environ.get("CI") else "here")
 
 
 def jpeg(width: int = 60, height: int = 40, colour: tuple[int, int, int] = (90, 120, 60)) -> bytes:
@@ -32,6 +40,13 @@ def encoded(width: int, height: int, colour: tuple[int, int, int], kind: str) ->
 @pytest.fixture(scope="session")
 def fonts() -> FontBook:
     return shipped_fonts()
+
+
+@pytest.fixture(scope="session")
+def browser() -> Iterator[Browser]:
+    """One headless Chromium for all tests."""
+    with chromium() as found:
+        yield found
 
 
 @pytest.fixture(scope="session")

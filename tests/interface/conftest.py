@@ -11,16 +11,8 @@ from garnetfern.api.app import WEB
 from garnetfern.api.local import Running, run_locally
 from garnetfern.service.site_file import SiteFile
 from garnetfern.service.studio import Studio
-from tests.referee.browser import chromium
-
 
 expect.set_options(timeout=10_000)
-
-
-@pytest.fixture(scope="session")
-def browser() -> Iterator[Browser]:
-    with chromium() as found:
-        yield found
 
 
 @pytest.fixture(scope="session")

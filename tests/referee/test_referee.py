@@ -3,15 +3,8 @@
 import pytest
 
 from .banners import generate
-from .browser import chromium
 from .compare import compare
 from .widths import cases, differing
-
-
-@pytest.fixture(scope="module")
-def browser():
-    with chromium() as found:
-        yield found
 
 
 @pytest.mark.parametrize("seed", [1, 6, 7, 12])

@@ -39,9 +39,8 @@ def _row(rgb: ArrayLike, width: int) -> Bytes:
 
 def _over_colour(below: Bytes, rgb: tuple[int, int, int], alpha: float) -> Bytes:
     """A colour over pixels in eight bits, rounded at each step as the browser's raster rounds."""
-    cover = round(alpha * 255)
-    rest = 255 - cover
-    rest += rest >> 7
+    cover = int(alpha * 255 + 0.5)
+    rest = 256 - cover
     source = np.floor(np.array(rgb) * (cover / 255) + 0.5).astype(np.int64)
     table = (source[None, :] + (LEVELS[:, None] * rest >> 8)).astype(np.uint8)
     return np.asarray(cv2.LUT(np.ascontiguousarray(below), table[None]), dtype=np.uint8)
@@ -49,7 +48,7 @@ def _over_colour(below: Bytes, rgb: tuple[int, int, int], alpha: float) -> Bytes
 
 def _over_image(below: Bytes, pixels: Bytes, opacity: float) -> Bytes:
     """Opaque pixels at an opacity over others in eight bits, rounded as the browser's raster rounds."""
-    cover = round(opacity * 255)
+    cover = int(opacity * 255 + 0.5)
     above = (LEVELS * (cover + 1) >> 8).astype(np.uint8)
     rest = (LEVELS * (256 - cover) >> 8).astype(np.uint8)
     return above[pixels] + rest[below]

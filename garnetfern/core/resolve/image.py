@@ -47,22 +47,25 @@ def shown_width(layer: ImageLayer, asset: Asset, area: Box) -> float:
 def _placed(start: float, length: float, size: float, share: float) -> tuple[float, float]:
     """Where a tile begins along one axis of its area, and its size there, as the browser snaps them.
 
-    A tile that fits into its area is drawn at whole px; a larger one keeps its fractions, from the area's snapped edge.
+    A tile that fits into its area is drawn at whole px. Of a larger one the browser takes the part that the area shows
+    and draws that into the snapped area, which stretches it by less than a px.
     """
-    if length > size:
+    free = length - size
+    if free >= 0:
         size = round_half_up(size)
         return round_half_up(start + (length - size) * share), size
-    return round_half_up(start) + layout_unit((length - size) * share), size
+    first = round_half_up(start)
+    stretch = (round_half_up(start + length) - first) / length
+    return first + layout_unit(free * share) * stretch, size * stretch
 
 
 def image_sheet(layer: ImageLayer, asset: Asset, area: Box, rendition: Rendition) -> ImageSheet:
     """Resolve an image layer in its area; `position` in percent is the focal point."""
+    box = area.snapped()
     if layer.size == "natural":
         width, height = float(asset.width), float(asset.height)
     else:
-        # the browser fits a whole picture into the snapped area, and covers the unsnapped one
-        room = area.snapped() if layer.size == "contain" else area
-        width, height = fitted_size(layer, rendition.width, rendition.height, room)
+        width, height = fitted_size(layer, rendition.width, rendition.height, box)
     left, width = _placed(area.x, area.width, width, layer.focal[0])
     top, height = _placed(area.y, area.height, height, layer.focal[1])
-    return ImageSheet(layer.id, area.snapped(), Box(left, top, width, height), rendition, layer.opacity)
+    return ImageSheet(layer.id, box, Box(left, top, width, height), rendition, layer.opacity)

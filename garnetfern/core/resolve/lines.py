@@ -11,15 +11,17 @@ from .shape import Setting, pen_positions, shape
 
 TOLERANCE = 1 / 64
 """A line fits when it is wider than its room by no more than this, px."""
-UNSURE = 3.0
-"""An estimate of a line's width nearer to its room than this is checked by shaping the line, px."""
+UNSURE = 0.5
+"""An estimate of a line's width nearer to its room than this is checked by shaping the line, em.
+
+The estimate comes from shaping the whole paragraph; fonts with contextual forms set a line of it a little differently."""
 
 
 def _fits(text: str, start: int, end: int, pens: tuple[float, ...], room: float, setting: Setting) -> bool:
     while end > start and text[end - 1] == " ":
         end -= 1
     estimate = pens[end] - pens[start]
-    if abs(estimate - room) > UNSURE:
+    if abs(estimate - room) > UNSURE * setting.size:
         return estimate < room
     return shape(text[start:end], setting).width <= room + TOLERANCE
 
