@@ -14,7 +14,7 @@ TOLERANCE = 1 / 64
 UNSURE = 0.5
 """An estimate of a line's width nearer to its room than this is checked by shaping the line, em.
 
-The estimate comes from shaping the whole paragraph; fonts with contextual forms set a line of it a little differently."""
+The estimate comes from shaping the whole paragraph; fonts with contextual forms set a line of it a bit differently."""
 
 
 def _fits(text: str, start: int, end: int, pens: tuple[float, ...], room: float, setting: Setting) -> bool:
