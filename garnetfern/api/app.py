@@ -24,7 +24,7 @@ from .uploads import read_body
 WEB = Path(__file__).resolve().parent.parent / "web"
 FOREVER = {"cache-control": "public, max-age=31536000, immutable"}
 FRESH = {"cache-control": "no-store"}
-PICTURE_NAME = re.compile(r"[a-z0-9-]*?-(\d{1,5})-([0-9a-f]{10})\.webp")
+PICTURE_NAME = re.compile(r"[a-z0-9-]*?-(\d{1,5})-([0-9a-f]{10})(?:-c(\d{1,5}-\d{1,5}-\d{1,5}-\d{1,5}))?\.webp")
 MAX_SITE_FILE = 500 * 1024 * 1024
 LIVE_POLICY = "default-src 'self'; script-src 'none'; style-src 'self' 'unsafe-inline'; frame-ancestors 'self'"
 LIVE_STYLE = "html { scrollbar-width: none; }"
@@ -80,21 +80,22 @@ def computing_routes(studio: Studio) -> APIRouter:
         return {"revision": body.revision, "readings": found}
 
     @api.post("/build-up", response_model=m.BuildUpView)
-    def build_up(body: m.AskedBand) -> Any:
+    def build_up(body: m.AskedArea) -> Any:
         site = studio.site(body.patch, body.revision)
         page = studio.page(site, body.page)
-        return BuildUp(studio.reader, site, page, studio.band(page, body.band)).cards()
+        return BuildUp(studio.reader, site, page, studio.area(page, body.area)).cards()
 
     @api.post("/overlay", response_model=m.OverlayView)
     def overlay(body: m.AskedLayer) -> Any:
         site = studio.site(body.patch, body.revision)
         page = studio.page(site, body.page)
-        return overlay_remedy(studio.reader, site, page, studio.band(page, body.band), body.layer)
+        return overlay_remedy(studio.reader, site, page, studio.area(page, body.area), body.layer)
 
     @api.get("/rule", response_model=m.RuleView)
-    def rule(page: str, band: str, selector: Annotated[str, Query(max_length=200)] = ".banner") -> Any:
+    def rule(page: str, area: str, selector: Annotated[str, Query(max_length=200)] = ".banner") -> Any:
         site = studio.site()
-        found = studio.rule(site, studio.band(studio.page(site, page), band), selector)
+        whole = studio.page(site, page)
+        found = studio.rule(site, whole, studio.area(whole, area), selector)
         return {"css": found.css, "left_out": list(found.left_out)}
 
     @api.get("/fonts", response_model=list[m.FontView])
@@ -173,7 +174,8 @@ def visitor_routes(studio: Studio) -> APIRouter:
         match = PICTURE_NAME.fullmatch(name)
         if not match:
             raise HTTPException(404, "There is no such picture.")
-        file = studio.rendition_file(match[2], int(match[1]))
+        part = tuple(map(int, match[3].split("-"))) if match[3] else None
+        file = studio.rendition_file(match[2], int(match[1]), part)  # type: ignore[arg-type]
         return FileResponse(file, media_type="image/webp", headers=FOREVER)
 
     return routes

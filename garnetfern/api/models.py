@@ -26,14 +26,14 @@ class Asked(Change):
     page: str
 
 
-class AskedBand(Asked):
-    """The same for one band."""
+class AskedArea(Asked):
+    """The same for one area of the page."""
 
-    band: str
+    area: str
 
 
-class AskedLayer(AskedBand):
-    """The same for one layer of a band."""
+class AskedLayer(AskedArea):
+    """The same for one layer of an area."""
 
     layer: str
 
@@ -107,7 +107,7 @@ class CardView(BaseModel):
 
 
 class BuildUpView(BaseModel):
-    """The cards of a band, and the block and requirement of the contrast line."""
+    """The cards of an area, and the block and requirement of the contrast line."""
 
     cards: list[CardView]
     block: str | None

@@ -2,41 +2,33 @@
 
 from typing import Any
 
-from ..core.document import Band, ColourLayer, Page, Site
+from ..core.document import Area, ColourLayer, Page, Site, with_backdrop
 from ..core.errors import NotFoundError
 from ..core.reading import Reader, situations
 from ..core.remedy.overlay import least_opacity
 from .check import floored
 
 
-def _with_visible(site: Site, page: Page, band: Band, layer: ColourLayer) -> tuple[Site, Page, Band, ColourLayer]:
-    """The same site with the layer switched on."""
-    shown = layer.model_copy(update={"visible": True})
-    layers = tuple(shown if x.id == layer.id else x for x in band.backdrop.layers)
-    new_band = band.model_copy(update={"backdrop": band.backdrop.model_copy(update={"layers": layers})})
-    new_page = page.model_copy(update={"bands": tuple(new_band if b.id == band.id else b for b in page.bands)})
-    pages = tuple(new_page if p.id == page.id else p for p in site.pages)
-    return site.model_copy(update={"pages": pages}), new_page, new_band, shown
-
-
-def overlay_remedy(reader: Reader, site: Site, page: Page, band: Band, layer_id: str) -> dict[str, Any]:
-    """The least opacity of one overlay at which all words of its band can be read, as plain data with a sentence."""
-    layer = next((x for x in band.backdrop.layers if x.id == layer_id), None)
+def overlay_remedy(reader: Reader, site: Site, page: Page, area: Area, layer_id: str) -> dict[str, Any]:
+    """The least opacity of one overlay at which all words of its area can be read, as plain data with a sentence."""
+    layer = next((x for x in area.backdrop.layers if x.id == layer_id), None)
     if not isinstance(layer, ColourLayer):
-        raise NotFoundError(f"There is no colour layer {layer_id!r} on this band.")
-    site, page, band, layer = _with_visible(site, page, band, layer)
-    found = least_opacity(reader, site, page, band, layer)
+        raise NotFoundError(f"There is no colour layer {layer_id!r} on this area.")
+    shown = layer.model_copy(update={"visible": True})
+    layers = tuple(shown if x.id == layer.id else x for x in area.backdrop.layers)
+    page = with_backdrop(page, area.id, area.backdrop.model_copy(update={"layers": layers}))
+    found = least_opacity(reader, site, page, area, shown)
     worst = found.worst
     names = {s.id: s.name for s in situations(site, page)}
     where = names.get(worst.situation, "") if worst else ""
     percent = f"{round(found.nearest * 100)} %"
     keeps = f"Keeps {round(found.kept)} % of the picture as it is now."
     if worst is None or worst.ratio is None or worst.worst is None:
-        text = "There are no words on this band yet, so any opacity will do."
+        text = "There are no words here, so any opacity will do."
     elif found.opacity is not None:
-        text = f"At {percent} every word of this band can be read on every screen. {keeps}"
+        text = f"At {percent} every word here can be read on every screen. {keeps}"
         if found.opacity == 0:
-            text = "Every word of this band can be read on every screen without this layer."
+            text = "Every word here can be read on every screen without this layer."
     else:
         text = (
             f"No opacity of this colour suffices. The nearest is {percent}: the {worst.worst.character} in "

@@ -3,7 +3,7 @@
 from pathlib import Path
 
 from ..core.css import EmittedPage, EmittedRule, Urls, bundle_files, emit_page, emit_rule
-from ..core.document import Asset, Band, Page, Site, read_site
+from ..core.document import Area, Asset, Page, Site, crop_of, read_site
 from ..core.errors import NotFoundError, StaleError
 from ..core.picture import examine
 from ..core.reading import Reader
@@ -84,20 +84,20 @@ class Studio:
             raise NotFoundError(f"There is no page {page_id!r} in this site.")
         return page
 
-    def band(self, page: Page, band_id: str) -> Band:
-        """A band of a page. Raises NotFoundError."""
-        band = next((b for b in page.bands if b.id == band_id), None)
-        if band is None:
-            raise NotFoundError(f"There is no band {band_id!r} on this page.")
-        return band
+    def area(self, page: Page, area_id: str) -> Area:
+        """An area of a page. Raises NotFoundError."""
+        area = page.area(area_id)
+        if area is None:
+            raise NotFoundError(f"There is no area {area_id!r} on this page.")
+        return area
 
     def emitted(self, site: Site, page: Page) -> EmittedPage:
         """A page as the screens of the bench show it."""
         return emit_page(site, page, self.fonts, LIVE)
 
-    def rule(self, site: Site, band: Band, selector: str) -> EmittedRule:
-        """A band's backdrop as one CSS rule."""
-        return emit_rule(site, band, selector, self.fonts, Urls())
+    def rule(self, site: Site, page: Page, area: Area, selector: str) -> EmittedRule:
+        """An area's backdrop as one CSS rule."""
+        return emit_rule(site, page, area, selector, self.fonts, Urls())
 
     def add_picture(self, data: bytes, name: str) -> Asset:
         """Check and keep a picture; gives the asset to put into the document. Raises PictureError."""
@@ -105,23 +105,25 @@ class Studio:
         hash_ = self.pictures.keep(data, facts)
         return new_asset(self.site(), name, hash_, len(data), facts)
 
-    def _renditions(self, prefix: str) -> tuple[Rendition, ...]:
+    def _asset(self, prefix: str) -> Asset:
         row = self.pictures.find(prefix)
         if row is None:
             raise NotFoundError("There is no such picture.")
         fields = {name: getattr(row, name) for name in ("hash", "type", "width", "height", "bytes")}
-        return renditions(Asset.model_validate({"id": "picture", "name": row.hash, **fields}))
+        return Asset.model_validate({"id": "picture", "name": row.hash, **fields})
 
-    def rendition_file(self, prefix: str, width: int) -> Path:
-        """The file of a picture's rendition of this width. Raises NotFoundError."""
-        found = next((r for r in self._renditions(prefix) if r.width == width), None)
+    def rendition_file(self, prefix: str, width: int, part: tuple[int, int, int, int] | None = None) -> Path:
+        """The file of a picture's (or its part's) rendition of this width. Raises NotFoundError."""
+        asset = self._asset(prefix)
+        crop = crop_of(part, asset.width, asset.height) if part else None
+        found = next((r for r in renditions(asset, crop) if r.width == width and r.crop == part), None)
         if found is None:
             raise NotFoundError("There is no such size of this picture.")
         return self.pictures.file(found)
 
     def thumb_file(self, prefix: str) -> Path:
         """The file of a picture's small rendition, for choosing and framing. Raises NotFoundError."""
-        options = self._renditions(prefix)
+        options = renditions(self._asset(prefix))
         return self.pictures.file(next((r for r in options if r.width >= 360), options[-1]))
 
     def _picture_bytes(self, rendition: Rendition) -> bytes:

@@ -33,7 +33,8 @@ class PictureFiles:
         return self._folder / "originals" / hash_[:2] / hash_
 
     def _rendition(self, rendition: Rendition) -> Path:
-        name = f"{rendition.hash}-{rendition.width}x{rendition.height}.webp"
+        part = "" if rendition.crop is None else "-c" + "-".join(map(str, rendition.crop))
+        name = f"{rendition.hash}-{rendition.width}x{rendition.height}{part}.webp"
         return self._folder / "renditions" / rendition.hash[:2] / name
 
     def keep(self, data: bytes, facts: Facts) -> str:

@@ -89,14 +89,14 @@ def pixels(shot: bytes) -> NDArray[np.float32]:
 class Opened:
     """An emitted page in a tab, at a viewport."""
 
-    def __init__(self, browser: Browser, files: dict[str, bytes]) -> None:
+    def __init__(self, browser: Browser, files: dict[str, bytes], density: int = 1) -> None:
         self._folder = tempfile.TemporaryDirectory()
         root = Path(self._folder.name)
         for name, data in files.items():
             target = root / name
             target.parent.mkdir(parents=True, exist_ok=True)
             target.write_bytes(data)
-        self.page: Page = browser.new_page()
+        self.page: Page = browser.new_page(device_scale_factor=density)
         self._address = (root / "index.html").as_uri()
 
     def at(self, width: int, height: int) -> "Opened":

@@ -6,8 +6,8 @@ from ..document import Site
 from ..resolve.fonts import FontBook
 from ..resolve.records import Rendition
 from .page import emit_page
-from .pictures import page_renditions
-from .urls import Urls, text_hash
+from .pictures import Emission
+from .urls import Urls, rendition_name, text_hash
 
 
 def bundle_files(
@@ -26,13 +26,11 @@ def bundle_files(
         files[sheet] = css.encode()
         html = emitted.html(f'<link rel="stylesheet" href="{sheet}">')
         files["index.html" if n == 0 else f"{page.slug}.html"] = html.encode()
-        for asset_id, rendition in page_renditions(site, page, fonts):
-            asset = site.asset(asset_id)
-            name = "pictures/" + urls.picture(asset, rendition).rsplit("/", 1)[1]
+        for asset, rendition in Emission(site, page, fonts, urls).renditions():
+            name = "pictures/" + rendition_name(asset, rendition)
             if name not in files:
                 files[name] = picture(rendition)
-        for band in page.bands:
-            for block in band.blocks():
-                for face in fonts.family(block.lettering.font).faces:
-                    files.setdefault(f"fonts/{face.id}", font(face.id))
+        for block in page.blocks():
+            for face in fonts.family(block.lettering.font).faces:
+                files.setdefault(f"fonts/{face.id}", font(face.id))
     return files

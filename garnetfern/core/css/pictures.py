@@ -1,45 +1,135 @@
-"""The picture files of an image layer: one for each serving range, at one and two px per CSS px."""
+"""The picture files of a page: one for each serving range, at one and two px per CSS px."""
 
 from collections.abc import Iterator
+from dataclasses import dataclass
 
-from ..document import Band, ImageLayer, Page, Site
+from ..document import Area, Asset, Block, ImageLayer, Page, Site
 from ..resolve.fonts import FontBook
 from ..resolve.image import choose_rendition
-from ..resolve.page import image_needed
+from ..resolve.layout import picture_size
+from ..resolve.page import Windows, picture_crop
 from ..resolve.records import Rendition
 from ..resolve.serving import ServingRange, serving_ranges
 from .urls import Urls
 
-Served = tuple[ServingRange, Rendition, Rendition]
-"""A serving range with its rendition at 1x and at 2x."""
+
+@dataclass(frozen=True)
+class Served:
+    """What a serving range gets of a picture, at 1x and at 2x."""
+
+    span: ServingRange
+    once: Rendition
+    twice: Rendition
 
 
-def served(site: Site, band: Band, layer: ImageLayer, fonts: FontBook) -> list[Served]:
-    """Serving ranges in rising order with the rendition at 1x and at 2x; equal neighbours are one."""
-    asset = site.asset(layer.asset)
-    found: list[Served] = []
-    for span in serving_ranges(site.screens):
-        needed = image_needed(site, band, layer, span, fonts)
-        once, twice = choose_rendition(asset, needed), choose_rendition(asset, 2 * needed)
-        if not found or found[-1][1:] != (once, twice):
-            found.append((span, once, twice))
-    return found
+def _merged(found: list[Served]) -> list[Served]:
+    """Equal neighbours are one."""
+    kept: list[Served] = []
+    for served in found:
+        if not kept or (kept[-1].once, kept[-1].twice) != (served.once, served.twice):
+            kept.append(served)
+    return kept
 
 
-def image_set(site: Site, layer: ImageLayer, once: Rendition, twice: Rendition, urls: Urls) -> str:
-    """The image as a CSS value: url(), or image-set() where a denser screen gets more px (CSS Images 4, section 5)."""
-    asset = site.asset(layer.asset)
-    plain = f'url("{urls.picture(asset, once)}")'
-    if once == twice:
-        return plain
-    return f'image-set({plain} 1x, url("{urls.picture(asset, twice)}") 2x)'
+class Emission:
+    """One page being emitted: which picture files it asks for, and by which addresses."""
 
+    def __init__(self, site: Site, page: Page, fonts: FontBook, urls: Urls) -> None:
+        self.site, self.page, self.fonts, self.urls = site, page, fonts, urls
+        self.windows = Windows(site, page, fonts)
+        self.spans = serving_ranges(site.screens)
 
-def page_renditions(site: Site, page: Page, fonts: FontBook) -> Iterator[tuple[str, Rendition]]:
-    """Asset ids and renditions that an emitted page may ask for."""
-    for band in page.bands:
-        for layer in band.backdrop.layers:
-            if isinstance(layer, ImageLayer) and layer.visible:
-                for _, once, twice in served(site, band, layer, fonts):
-                    yield layer.asset, once
-                    yield layer.asset, twice
+    def served(self, area_id: str, layer: ImageLayer) -> list[Served]:
+        """The serving ranges of a layer in rising order. Empty where it is never to be seen."""
+        asset = self.site.asset(layer.asset)
+        found = []
+        for span in self.spans:
+            needed = self.windows.needed(area_id, layer, span)
+            if needed is not None:
+                own, width = needed
+                once = choose_rendition(asset, own.crop, width)
+                found.append(Served(span, once, choose_rendition(asset, own.crop, 2 * width)))
+        return _merged(found)
+
+    def served_block(self, block: Block) -> list[Served]:
+        """The serving ranges of a picture block."""
+        asset = self.site.asset(block.asset or "")
+        crop = picture_crop(self.site, block)
+        found = []
+        for span in self.spans:
+            width = self.windows.picture_needed(block, span)
+            found.append(Served(span, choose_rendition(asset, crop, width), choose_rendition(asset, crop, 2 * width)))
+        return _merged(found)
+
+    def image_set(self, asset: Asset, served: Served) -> str:
+        """The image as a CSS value: url(), or image-set() with kinds and densities (CSS Images 4, section 5)."""
+        once = self.urls.files(asset, served.once)
+        twice = [] if served.twice == served.once else self.urls.files(asset, served.twice)
+        if len(once) == 1 and not twice:
+            return f'url("{once[0].address}")'
+        options = [
+            f'url("{file.address}"){f" type({chr(34)}{file.kind}{chr(34)})" if file.kind else ""} {density}'
+            for files, density in ((once, "1x"), (twice, "2x"))
+            for file in files
+        ]
+        return f"image-set({', '.join(options)})"
+
+    def picture_sources(self, block: Block) -> tuple[list[tuple[int, str, str]], int, int]:
+        """Sources of a picture element from the widest range to the narrowest, and its width and height."""
+        asset = self.site.asset(block.asset or "")
+        found: list[tuple[int, str, str]] = []
+        for served in reversed(self.served_block(block)):
+            once, twice = self.urls.files(asset, served.once), self.urls.files(asset, served.twice)
+            for one, two in zip(once, twice, strict=True):
+                srcset = one.address if served.once == served.twice else f"{one.address} 1x, {two.address} 2x"
+                kind = f' type="{one.kind}"' if one.kind else ""
+                found.append((served.span.least, srcset, kind))
+        width, height = picture_size(self.site, block)
+        return found, width, height
+
+    def layers(self) -> Iterator[tuple[str, ImageLayer]]:
+        """Area ids and image layers of the page."""
+        for area in self.page.areas():
+            for layer in area.backdrop.layers:
+                if isinstance(layer, ImageLayer):
+                    yield area.id, layer
+
+    def renditions(self) -> Iterator[tuple[Asset, Rendition]]:
+        """Everything the emitted page may ask for."""
+        for area_id, layer in self.layers():
+            for served in self.served(area_id, layer):
+                yield self.site.asset(layer.asset), served.once
+                yield self.site.asset(layer.asset), served.twice
+        for block in self.page.blocks():
+            if block.kind == "picture":
+                for served in self.served_block(block):
+                    yield self.site.asset(block.asset or ""), served.once
+                    yield self.site.asset(block.asset or ""), served.twice
+
+    def preloads(self) -> str:
+        """Markup that fetches the banner's lowest picture early: it is the page's largest paint."""
+        banner = next((b for b in self.page.bands if b.role == "banner"), None)
+        if banner is None:
+            return ""
+        order = [b.id for b in self.page.bands]
+        at = order.index(banner.id)
+        joins = [j for j in self.page.joins if order.index(j.first) <= at <= order.index(j.last)]
+        areas: tuple[Area, ...] = (*joins, banner)
+        for area in areas:
+            for layer in area.backdrop.layers:
+                if isinstance(layer, ImageLayer) and layer.visible:
+                    return self._preload(self.site.asset(layer.asset), self.served(area.id, layer))
+        return ""
+
+    def _preload(self, asset: Asset, ranges: list[Served]) -> str:
+        lines = ""
+        for n, served in enumerate(ranges):
+            media = [f"(min-width: {served.span.least}px)"] if served.span.least else []
+            if n + 1 < len(ranges):
+                media.append(f"(max-width: {ranges[n + 1].span.least - 0.02:g}px)")
+            one, two = self.urls.files(asset, served.once)[0], self.urls.files(asset, served.twice)[0]
+            dense = "" if one == two else f' imagesrcset="{one.address} 1x, {two.address} 2x"'
+            when = f' media="{" and ".join(media)}"' if media else ""
+            kind = f' type="{one.kind}"' if one.kind else ""
+            lines += f'<link rel="preload" as="image" href="{one.address}"{dense}{when}{kind} fetchpriority="high">\n'
+        return lines

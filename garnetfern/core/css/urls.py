@@ -8,15 +8,28 @@ from ..document import Asset
 from ..resolve.records import Rendition
 
 
-def rendition_name(asset: Asset, rendition: Rendition) -> str:
-    """A file name that tells the picture and its width, and changes whenever the content does."""
-    slug = re.sub(r"[^a-z0-9]+", "-", asset.name.rsplit(".", 1)[0].lower()).strip("-")[:40] or "picture"
-    return f"{slug}-{rendition.width}-{rendition.hash[:10]}.webp"
+def slug_of(name: str, otherwise: str = "picture") -> str:
+    """A name as part of a file name: small letters, digits and hyphens."""
+    return re.sub(r"[^a-z0-9]+", "-", name.rsplit(".", 1)[0].lower()).strip("-")[:40].rstrip("-") or otherwise
+
+
+def rendition_name(asset: Asset, rendition: Rendition, ending: str = "webp") -> str:
+    """A file name that tells the picture, its part and its width, and changes whenever the content does."""
+    part = "" if rendition.crop is None else "-c" + "-".join(map(str, rendition.crop))
+    return f"{slug_of(asset.name)}-{rendition.width}-{rendition.hash[:10]}{part}.{ending}"
 
 
 def text_hash(text: str) -> str:
     """Ten hexadecimal digits of the text's SHA-256."""
     return hashlib.sha256(text.encode()).hexdigest()[:10]
+
+
+@dataclass(frozen=True)
+class File:
+    """A picture file: its address, and its media type where browsers have to choose."""
+
+    address: str
+    kind: str | None = None
 
 
 @dataclass(frozen=True)
@@ -26,9 +39,9 @@ class Urls:
     pictures: str = "pictures/"
     fonts: str = "fonts/"
 
-    def picture(self, asset: Asset, rendition: Rendition) -> str:
-        """The address of a rendition."""
-        return self.pictures + rendition_name(asset, rendition)
+    def files(self, asset: Asset, rendition: Rendition) -> tuple[File, ...]:
+        """The files of a rendition, the best first."""
+        return (File(self.pictures + rendition_name(asset, rendition)),)
 
     def font(self, file: str) -> str:
         """The address of a font file."""

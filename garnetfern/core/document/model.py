@@ -1,122 +1,19 @@
-"""The document: a site with pages, bands, columns, blocks, and the backdrops behind them."""
+"""The document: a site with pages, bands, columns and joins, and the backdrops behind them."""
 
 from collections.abc import Iterator
-from typing import Annotated, Literal
+from typing import Literal
 
-from pydantic import Field, model_validator
+from pydantic import Field
 
 from ..colour.contrast import Requirement
-from .base import Colour, Fraction, Identifier, Model, Name, Wording
+from .assets import Asset, Fit, Slot
+from .backdrop import Backdrop
+from .base import Colour, Identifier, Model, Name
+from .blocks import Align, Block
 from .length import SizeText
+from .screens import Screen, at_screen
 
-Align = Literal["start", "center", "end"]
-
-
-class Screen(Model):
-    """A named viewport in CSS px, standing for the viewport widths `from` to `to`."""
-
-    id: Identifier
-    name: Name
-    width: int = Field(ge=240, le=3840)
-    height: int = Field(ge=240, le=3840)
-    least: int = Field(ge=0, description="the narrowest viewport it stands for, CSS px")
-    most: int = Field(le=10_000, description="the widest viewport it stands for, CSS px")
-
-    @model_validator(mode="after")
-    def _in_its_range(self) -> "Screen":
-        if not self.least <= self.width <= self.most:
-            raise ValueError(f"A screen's width lies in its range; {self.width} is not in {self.least} to {self.most}.")
-        return self
-
-
-class Asset(Model):
-    """A picture of the site: the facts about its original bytes, found by their SHA-256."""
-
-    id: Identifier
-    name: Name
-    hash: str = Field(pattern=r"^[0-9a-f]{64}$")
-    type: Literal["jpeg", "png", "webp", "avif"]
-    width: int = Field(ge=1, description="px, after the camera's rotation")
-    height: int = Field(ge=1, description="px, after the camera's rotation")
-    bytes: int = Field(ge=1)
-    alpha: bool = False
-    note: str = Field("", max_length=400, description="what was found when it came in, for the owner")
-
-
-class _Layer(Model):
-    id: Identifier
-    name: Name
-    visible: bool = True
-    opacity: Fraction = 1.0
-
-
-class ColourLayer(_Layer):
-    """One colour over the whole area."""
-
-    kind: Literal["colour"] = "colour"
-    colour: Colour
-
-
-class ImageLayer(_Layer):
-    """A picture. `size` as background-size: cover, contain, or natural (auto). `focal` is the spot to keep in sight."""
-
-    kind: Literal["image"] = "image"
-    asset: Identifier
-    size: Literal["cover", "contain", "natural"] = "cover"
-    focal: tuple[Fraction, Fraction] = (0.5, 0.5)
-
-
-Layer = Annotated[ColourLayer | ImageLayer, Field(discriminator="kind")]
-
-
-class Backdrop(Model):
-    """All that lies behind an area's words: a base colour and layers from bottom to top."""
-
-    base: Colour | None = None
-    layers: tuple[Layer, ...] = Field((), max_length=24)
-
-
-class Lettering(Model):
-    """How a block's words are set. `line` is the line height as a multiple of the size."""
-
-    font: str = Field("Hanken Grotesk", max_length=60)
-    weight: int = Field(400, ge=100, le=900)
-    size: SizeText = "17px"
-    line: float = Field(1.5, ge=0.6, le=4)
-    colour: Colour = "#20302a"
-    align: Align | None = Field(None, description="none: as its band")
-
-
-class Block(Model):
-    """A heading or a text. `level` is the heading's place in the outline; a text has none."""
-
-    id: Identifier
-    kind: Literal["heading", "text"]
-    level: int | None = Field(None, ge=1, le=6)
-    wording: Wording = ""
-    lettering: Lettering = Lettering()
-    width: SizeText | None = Field(None, description="its greatest width; none: the column's")
-
-    @model_validator(mode="after")
-    def _level_goes_with_heading(self) -> "Block":
-        if (self.kind == "heading") != (self.level is not None):
-            raise ValueError("A heading has a level from 1 to 6, and a text has none.")
-        return self
-
-
-class Column(Model):
-    """Blocks one under the other. `share` is its part of the width among its neighbours."""
-
-    id: Identifier
-    share: float = Field(1, gt=0, le=12)
-    gap: SizeText = "16px"
-    blocks: tuple[Block, ...] = Field((), max_length=40)
-
-
-class Height(Model):
-    """A band's least height; its content and padding may make it higher."""
-
-    min: SizeText = "0px"
+Layout = Literal["auto", "row", "stack"]
 
 
 class Padding(Model):
@@ -126,26 +23,68 @@ class Padding(Model):
     inline: SizeText = "6vw"
 
 
+class Column(Model):
+    """Blocks one under the other. `share` is its part of the width among its neighbours."""
+
+    id: Identifier
+    name: Name = "Column"
+    share: float = Field(1, gt=0, le=12)
+    gap: SizeText = "16px"
+    padding: Padding = Padding(block="0px", inline="0px")
+    backdrop: Backdrop = Backdrop()
+    blocks: tuple[Block, ...] = Field((), max_length=40)
+
+
+class Height(Model):
+    """A band's least height; its content and padding may make it higher.
+
+    `proportion` is width / height; the greater of both holds.
+    """
+
+    min: SizeText = "0px"
+    proportion: float | None = Field(None, ge=0.1, le=20)
+
+
 class Content(Model):
-    """Where words stand: their greatest width, their alignment, and top, middle or foot of the band."""
+    """Where words stand: their greatest width, their alignment, and top, middle or foot of the band.
+
+    `level` is where the words of a lower column stand beside a higher one.
+    """
 
     width: SizeText = "1120px"
     align: Align = "start"
     stand: Align = "start"
+    level: Align = "start"
     gap: SizeText = Field("32px", description="between columns")
 
 
+class BandException(Model):
+    """What of a band is otherwise on one screen; None: as everywhere."""
+
+    height: Height | None = None
+    padding: Padding | None = None
+    layout: Literal["row", "stack"] | None = None
+    visible: bool | None = None
+
+
 class Band(Model):
-    """One horizontal strip of a page."""
+    """One horizontal strip of a page. `space` is outer space above and below, where its backdrop does not show.
+
+    `layout`: columns in a row, stacked, or auto: stacked on viewports narrower than 600 px.
+    """
 
     id: Identifier
     name: Name
     role: Literal["header", "banner", "band", "footer"] = "band"
     height: Height = Height()
     padding: Padding = Padding()
+    space: SizeText = "0px"
     content: Content = Content()
+    layout: Layout = "auto"
+    visible: bool = True
     backdrop: Backdrop = Backdrop()
     columns: tuple[Column, ...] = Field((), max_length=4)
+    screens: dict[Identifier, BandException] = Field({}, max_length=12)
 
     def blocks(self) -> Iterator[Block]:
         """Its blocks in reading order."""
@@ -153,14 +92,84 @@ class Band(Model):
             yield from column.blocks
 
 
+class Join(Model):
+    """One backdrop that runs behind neighbouring bands, from `first` to `last`."""
+
+    id: Identifier
+    name: Name = "Join"
+    first: Identifier
+    last: Identifier
+    backdrop: Backdrop = Backdrop()
+
+
 class Page(Model):
-    """A page: its own base colour, then bands from top to bottom."""
+    """A page: its own backdrop, then bands from top to bottom. `width` limits the bands; None: the screen's."""
 
     id: Identifier
     slug: str = Field(pattern=r"^[a-z0-9][a-z0-9-]{0,60}$")
     title: Name
+    width: SizeText | None = None
     backdrop: Backdrop = Backdrop(base="#ffffff")
-    bands: tuple[Band, ...] = Field((), max_length=40)
+    bands: tuple[Band, ...] = Field((), max_length=60)
+    joins: tuple[Join, ...] = Field((), max_length=20)
+
+    def blocks(self) -> Iterator[Block]:
+        """All blocks in reading order."""
+        for band in self.bands:
+            yield from band.blocks()
+
+    def areas(self) -> Iterator["Area"]:
+        """Everything with a backdrop, in the order in which it is painted."""
+        yield self
+        yield from self.joins
+        for band in self.bands:
+            yield band
+            yield from band.columns
+
+    def area(self, area_id: str) -> "Area | None":
+        """The area of this id, or None."""
+        return next((a for a in self.areas() if a.id == area_id), None)
+
+
+Area = Page | Join | Band | Column
+
+
+def with_backdrop(page: Page, area_id: str, backdrop: Backdrop) -> Page:
+    """The page with the backdrop of one area replaced."""
+    new = {"backdrop": backdrop}
+    if page.id == area_id:
+        return page.model_copy(update=new)
+    joins = tuple(j.model_copy(update=new) if j.id == area_id else j for j in page.joins)
+
+    def changed(band: Band) -> Band:
+        columns = tuple(c.model_copy(update=new) if c.id == area_id else c for c in band.columns)
+        return band.model_copy(update={"columns": columns, **(new if band.id == area_id else {})})
+
+    return page.model_copy(update={"joins": joins, "bands": tuple(map(changed, page.bands))})
+
+
+def _on(backdrop: Backdrop, screen: str) -> Backdrop:
+    layers = tuple(at_screen(layer, screen) for layer in backdrop.layers)
+    same = all(new is old for new, old in zip(layers, backdrop.layers, strict=True))
+    return backdrop if same else backdrop.model_copy(update={"layers": layers})
+
+
+def page_on(page: Page, screen: str | None) -> Page:
+    """The page as it is on a screen, without exceptions: everything after this reads plain settings."""
+    if screen is None:
+        return page
+
+    def column_on(column: Column) -> Column:
+        blocks = tuple(block.on(screen) for block in column.blocks)
+        return column.model_copy(update={"blocks": blocks, "backdrop": _on(column.backdrop, screen)})
+
+    def band_on(band: Band) -> Band:
+        columns = tuple(map(column_on, band.columns))
+        return at_screen(band, screen).model_copy(update={"columns": columns, "backdrop": _on(band.backdrop, screen)})
+
+    joins = tuple(j.model_copy(update={"backdrop": _on(j.backdrop, screen)}) for j in page.joins)
+    bands = tuple(map(band_on, page.bands))
+    return page.model_copy(update={"bands": bands, "joins": joins, "backdrop": _on(page.backdrop, screen)})
 
 
 class Site(Model):
@@ -174,11 +183,21 @@ class Site(Model):
     palette: tuple[Colour, ...] = Field((), max_length=24)
     screens: tuple[Screen, ...] = Field(min_length=1, max_length=12)
     assets: tuple[Asset, ...] = Field((), max_length=2000)
+    slots: tuple[Slot, ...] = Field((), max_length=60)
+    fits: tuple[Fit, ...] = Field((), max_length=2000)
     pages: tuple[Page, ...] = Field(min_length=1, max_length=200)
 
     def asset(self, asset_id: str) -> Asset:
         """The asset of this id; the document guarantees that every layer's is there."""
         return next(a for a in self.assets if a.id == asset_id)
+
+    def slot(self, slot_id: str) -> Slot:
+        """The slot of this id; the document guarantees that every block's is there."""
+        return next(s for s in self.slots if s.id == slot_id)
+
+    def fit(self, slot_id: str, asset_id: str) -> Fit | None:
+        """How a picture was cut for a slot, or None."""
+        return next((f for f in self.fits if (f.slot, f.asset) == (slot_id, asset_id)), None)
 
     def page(self, page_id: str) -> Page | None:
         """The page of this id or slug, or None."""

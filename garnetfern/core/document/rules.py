@@ -1,9 +1,13 @@
-"""Rules that tie the parts of a document together: unique ids, assets that exist, fonts that ship."""
+"""Rules that tie the parts of a document together: unique ids, assets that exist, fonts that ship, joins that hold."""
 
 from collections.abc import Collection, Iterator
 
 from ..errors import Problem
-from .model import Band, ImageLayer, Site
+from .backdrop import Backdrop, ImageLayer
+from .model import Band, Page, Site
+from .screens import range_problems
+
+Placed = Iterator[tuple[Backdrop, str]]
 
 
 def _repeated(ids: list[tuple[str, str]]) -> Iterator[Problem]:
@@ -14,38 +18,111 @@ def _repeated(ids: list[tuple[str, str]]) -> Iterator[Problem]:
         seen.add(value)
 
 
-def _band_ids(band: Band, path: str) -> Iterator[tuple[str, str]]:
-    yield band.id, f"{path}.id"
-    for n, layer in enumerate(band.backdrop.layers):
-        yield layer.id, f"{path}.backdrop.layers[{n}].id"
+def _backdrops(page: Page, path: str) -> Placed:
+    yield page.backdrop, f"{path}.backdrop"
+    for j, join in enumerate(page.joins):
+        yield join.backdrop, f"{path}.joins[{j}].backdrop"
+    for b, band in enumerate(page.bands):
+        yield band.backdrop, f"{path}.bands[{b}].backdrop"
+        for c, column in enumerate(band.columns):
+            yield column.backdrop, f"{path}.bands[{b}].columns[{c}].backdrop"
+
+
+def _ids(page: Page, path: str) -> Iterator[tuple[str, str]]:
+    yield page.id, f"{path}.id"
+    for j, join in enumerate(page.joins):
+        yield join.id, f"{path}.joins[{j}].id"
+    for b, band in enumerate(page.bands):
+        yield band.id, f"{path}.bands[{b}].id"
+        for c, column in enumerate(band.columns):
+            yield column.id, f"{path}.bands[{b}].columns[{c}].id"
+            for k, block in enumerate(column.blocks):
+                yield block.id, f"{path}.bands[{b}].columns[{c}].blocks[{k}].id"
+    for backdrop, where in _backdrops(page, path):
+        for n, layer in enumerate(backdrop.layers):
+            yield layer.id, f"{where}.layers[{n}].id"
+
+
+def _layer_problems(site: Site, page: Page, path: str) -> Iterator[Problem]:
+    assets = {a.id for a in site.assets}
+    screens = {s.id for s in site.screens}
+    for backdrop, where in _backdrops(page, path):
+        for n, layer in enumerate(backdrop.layers):
+            if not isinstance(layer, ImageLayer):
+                continue
+            place = f"{where}.layers[{n}]"
+            if layer.asset not in assets:
+                yield Problem("asset", f"There is no picture {layer.asset!r} in this site.", f"{place}.asset")
+            yield from _unknown_screens(layer.screens, screens, place)
+
+
+def _unknown_screens(exceptions: Collection[str], screens: Collection[str], place: str) -> Iterator[Problem]:
+    for name in exceptions:
+        if name not in screens:
+            yield Problem("screens", f"There is no screen {name!r} in this site.", f"{place}.screens.{name}")
+
+
+def _block_problems(site: Site, band: Band, path: str, fonts: Collection[str] | None) -> Iterator[Problem]:
+    assets = {a.id for a in site.assets}
+    slots = {s.id for s in site.slots}
+    screens = {s.id for s in site.screens}
+    yield from _unknown_screens(band.screens, screens, path)
     for c, column in enumerate(band.columns):
-        yield column.id, f"{path}.columns[{c}].id"
         for b, block in enumerate(column.blocks):
-            yield block.id, f"{path}.columns[{c}].blocks[{b}].id"
+            where = f"{path}.columns[{c}].blocks[{b}]"
+            if fonts is not None and block.lettering.font not in fonts:
+                known = ", ".join(sorted(fonts))
+                message = f"There is no font {block.lettering.font!r}; there are {known}."
+                yield Problem("font", message, f"{where}.lettering.font")
+            if block.asset is not None and block.asset not in assets:
+                yield Problem("asset", f"There is no picture {block.asset!r} in this site.", f"{where}.asset")
+            if block.slot is not None and block.slot not in slots:
+                yield Problem("slot", f"There is no slot {block.slot!r} in this site.", f"{where}.slot")
+            yield from _unknown_screens(block.screens, screens, where)
+
+
+def _join_problems(page: Page, path: str) -> Iterator[Problem]:
+    order = {band.id: n for n, band in enumerate(page.bands)}
+    taken: set[str] = set()
+    for n, join in enumerate(page.joins):
+        where = f"{path}.joins[{n}]"
+        missing = next((x for x in (join.first, join.last) if x not in order), None)
+        if missing is not None:
+            yield Problem("join", f"There is no band {missing!r} on this page.", where)
+            continue
+        inner = [band.id for band in page.bands[order[join.first] : order[join.last] + 1]]
+        if len(inner) < 2:
+            yield Problem("join", "A join runs behind two bands or more, from the upper to the lower.", where)
+        if taken & set(inner):
+            yield Problem("join", "A band lies in one join at the most.", where)
+        taken |= set(inner)
+
+
+def _fit_problems(site: Site) -> Iterator[Problem]:
+    assets, slots = {a.id for a in site.assets}, {s.id for s in site.slots}
+    seen: set[tuple[str, str]] = set()
+    for n, fit in enumerate(site.fits):
+        if fit.asset not in assets:
+            yield Problem("asset", f"There is no picture {fit.asset!r} in this site.", f"$.fits[{n}].asset")
+        if fit.slot not in slots:
+            yield Problem("slot", f"There is no slot {fit.slot!r} in this site.", f"$.fits[{n}].slot")
+        if (fit.slot, fit.asset) in seen:
+            yield Problem("fit", "A picture is cut once for a slot.", f"$.fits[{n}]")
+        seen.add((fit.slot, fit.asset))
 
 
 def problems_of(site: Site, fonts: Collection[str] | None = None) -> Iterator[Problem]:
     """Every broken rule. `fonts` are the families that ship; None leaves them unchecked."""
+    yield from range_problems(site.screens)
     yield from _repeated([(s.id, f"$.screens[{n}].id") for n, s in enumerate(site.screens)])
     yield from _repeated([(a.id, f"$.assets[{n}].id") for n, a in enumerate(site.assets)])
+    yield from _repeated([(s.id, f"$.slots[{n}].id") for n, s in enumerate(site.slots)])
     yield from _repeated([(p.slug, f"$.pages[{n}].slug") for n, p in enumerate(site.pages)])
-    assets = {a.id for a in site.assets}
+    yield from _fit_problems(site)
     for n, page in enumerate(site.pages):
-        ids = [(page.id, f"$.pages[{n}].id")]
+        path = f"$.pages[{n}]"
+        yield from _repeated(list(_ids(page, path)))
+        yield from _layer_problems(site, page, path)
+        yield from _join_problems(page, path)
         for m, band in enumerate(page.bands):
-            path = f"$.pages[{n}].bands[{m}]"
-            ids += _band_ids(band, path)
-            for k, layer in enumerate(band.backdrop.layers):
-                if isinstance(layer, ImageLayer) and layer.asset not in assets:
-                    where = f"{path}.backdrop.layers[{k}].asset"
-                    yield Problem("asset", f"There is no picture {layer.asset!r} in this site.", where)
-            for c, column in enumerate(band.columns):
-                for b, block in enumerate(column.blocks):
-                    if fonts is not None and block.lettering.font not in fonts:
-                        where = f"{path}.columns[{c}].blocks[{b}].lettering.font"
-                        known = ", ".join(sorted(fonts))
-                        message = f"There is no font {block.lettering.font!r}; there are {known}."
-                        yield Problem("font", message, where)
-        if page.backdrop.layers:
-            yield Problem("backdrop", "A page takes a base colour; layers go on a band.", f"$.pages[{n}].backdrop")
-        yield from _repeated(ids)
+            yield from _block_problems(site, band, f"{path}.bands[{m}]", fonts)

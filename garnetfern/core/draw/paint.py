@@ -5,10 +5,10 @@ from collections.abc import Callable, Iterable
 
 import cv2
 import numpy as np
-from numpy.typing import ArrayLike
+from numpy.typing import ArrayLike, NDArray
 
 from ..colour.spaces import Bytes
-from ..resolve.records import BandRecord, Box, ColourSheet, ImageSheet, PageRecord, Sheet
+from ..resolve.records import AreaRecord, Box, ColourSheet, ImageSheet, PageRecord, Sheet
 from .sample import Region, Sampler
 
 
@@ -73,19 +73,43 @@ def _paint_colour(canvas: Bytes, sheet: ColourSheet, region: Region) -> None:
         canvas[rows, columns] = _over_colour(canvas[rows, columns], sheet.colour.rgb, alpha)
 
 
+def _span(sheet: ImageSheet, axis: int) -> tuple[float, float]:
+    """First and last px along an axis that a sheet may paint."""
+    box, tile = sheet.box, sheet.tile
+    first, last = (box.y, box.bottom) if axis else (box.x, box.right)
+    if sheet.period[axis] is not None:
+        return first, last
+    start, end = (tile.y, tile.bottom) if axis else (tile.x, tile.right)
+    return max(first, math.floor(start)), min(last, math.ceil(end))
+
+
+def _gaps(sheet: ImageSheet, axis: int, first: int, length: int) -> NDArray[np.bool_] | None:
+    """Which pixels along an axis lie on a tile, where tiles have space between them; None where all do."""
+    period = sheet.period[axis]
+    start, size = (sheet.tile.y, sheet.tile.height) if axis else (sheet.tile.x, sheet.tile.width)
+    if period is None or period <= size:
+        return None
+    return np.asarray(np.mod(np.arange(first, first + length) + 0.5 - start, period) < size)
+
+
 def _paint_image(canvas: Bytes, sheet: ImageSheet, region: Region, pictures: Sampler) -> None:
-    tile = Box(*whole(sheet.tile)).cut(sheet.box)
-    found = _inner(tile, region) if tile else None
-    if found is None:
+    (left, right), (top, foot) = _span(sheet, 0), _span(sheet, 1)
+    found = _inner(Box(left, top, right - left, foot - top), region) if right > left and foot > top else None
+    if found is None or sheet.opacity <= 0 or sheet.tile.width <= 0 or sheet.tile.height <= 0:
         return
     rows, columns, part = found
+    below = canvas[rows, columns]
     pixels = pictures.sampled(sheet, part)
     if pixels.shape[2] == 4:
-        canvas[rows, columns] = _over_translucent(canvas[rows, columns], pixels, sheet.opacity)
-    elif sheet.opacity >= 1:
-        canvas[rows, columns] = pixels
-    elif sheet.opacity > 0:
-        canvas[rows, columns] = _over_image(canvas[rows, columns], pixels, sheet.opacity)
+        above = _over_translucent(below, pixels, sheet.opacity)
+    else:
+        above = pixels if sheet.opacity >= 1 else _over_image(below, pixels, sheet.opacity)
+    across, down = _gaps(sheet, 0, part[0], part[2]), _gaps(sheet, 1, part[1], part[3])
+    if across is not None:
+        above = np.where(across[None, :, None], above, below)
+    if down is not None:
+        above = np.where(down[:, None, None], above, below)
+    canvas[rows, columns] = above
 
 
 def paint(canvas: Bytes, sheets: Iterable[Sheet], region: Region, pictures: Sampler) -> None:
@@ -109,11 +133,11 @@ def paint_backdrops(
     page: PageRecord,
     region: Region,
     pictures: Sampler,
-    keep: Callable[[BandRecord], Iterable[Sheet]] = lambda band: band.sheets,
+    keep: Callable[[AreaRecord], Iterable[Sheet]] = lambda area: area.sheets,
 ) -> Bytes:
-    """Everything behind the words in a region. `keep` chooses the sheets of a band that are painted."""
+    """Everything behind the words in a region. `keep` chooses the sheets of an area that are painted."""
     canvas = blank(page, region)
-    for band in page.bands:
-        if band.box.cut(Box(*region)):
-            paint(canvas, keep(band), region, pictures)
+    for area in page.areas:
+        if area.box.cut(Box(*region)):
+            paint(canvas, keep(area), region, pictures)
     return canvas

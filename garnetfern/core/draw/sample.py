@@ -14,6 +14,7 @@ Region = tuple[int, int, int, int]
 """Left, top, width and height in whole px of the page."""
 
 Pair = tuple[float, float]
+Periods = tuple[float | None, float | None]
 
 Picture = NDArray[np.uint8]
 """Height x width x 3 (RGB) or 4 (RGBA, not premultiplied), 0..255."""
@@ -22,12 +23,22 @@ FRACTIONS = 16
 """The browser interpolates between neighbours in sixteenths, rounded down."""
 
 
-def _axis(count: int, drawn: float, start: float, first: int, length: int) -> tuple[NDArray[np.intp], ...]:
-    """Lower neighbours, upper neighbours and sixteenths for `length` pixels from `first` on."""
-    centre = (np.arange(first, first + length) + 0.5 - start) * (count / drawn) - 0.5
+def _axis(
+    count: int, drawn: float, start: float, first: int, length: int, period: float | None = None
+) -> tuple[NDArray[np.intp], ...]:
+    """Lower neighbours, upper neighbours and sixteenths for `length` pixels from `first` on.
+
+    With a `period` the tile comes again and again; without gaps its last pixel is the neighbour of its first.
+    """
+    place = np.arange(first, first + length) + 0.5 - start
+    if period is not None:
+        place = np.mod(place, period)
+    centre = place * (count / drawn) - 0.5
     lower = np.floor(centre)
     parts = np.floor((centre - lower) * FRACTIONS).astype(np.intp)
     low = lower.astype(np.intp)
+    if period is not None and period <= drawn:
+        return np.mod(low, count), np.mod(low + 1, count), parts
     return np.clip(low, 0, count - 1), np.clip(low + 1, 0, count - 1), parts
 
 
@@ -38,17 +49,20 @@ def halved(picture: Picture) -> Picture:
     return np.asarray(cv2.resize(picture, size, interpolation=cv2.INTER_AREA), dtype=np.uint8)
 
 
-def sample(picture: Picture, drawn: Pair, start: Pair, region: Region) -> NDArray[np.uint8]:
+def sample(
+    picture: Picture, drawn: Pair, start: Pair, region: Region, period: Periods = (None, None)
+) -> NDArray[np.uint8]:
     """The part `region` (left, top, width, height in px) of a picture drawn `drawn` wide and high from `start` on.
 
-    Outside the picture the nearest pixel is repeated. Result: height x width x channels.
+    It is repeated along an axis that has a period; otherwise the nearest pixel stands outside the picture.
+    Result: height x width x channels.
     """
     while picture.shape[1] > 2 * drawn[0] and picture.shape[0] > 2 * drawn[1]:
         picture = halved(picture)
     left, top, width, height = region
-    x0, x1, fx = _axis(picture.shape[1], drawn[0], start[0], left, width)
-    y0, y1, fy = _axis(picture.shape[0], drawn[1], start[1], top, height)
-    lo, hi = x0.min(), x1.max() + 1
+    x0, x1, fx = _axis(picture.shape[1], drawn[0], start[0], left, width, period[0])
+    y0, y1, fy = _axis(picture.shape[0], drawn[1], start[1], top, height, period[1])
+    lo, hi = min(x0.min(), x1.min()), max(x0.max(), x1.max()) + 1
     rows0 = picture[y0, lo:hi].astype(np.float32)
     rows1 = picture[y1, lo:hi].astype(np.float32)
     rows = rows0 + (rows1 - rows0) * (fy / FRACTIONS).astype(np.float32)[:, None, None]
@@ -75,11 +89,11 @@ class Sampler:
         self._source = source
         self._kept = lru_cache(maxsize=self.KEPT)(self._sample)
 
-    def _sample(self, rendition: Rendition, drawn: Pair, start: Pair, part: Region) -> Picture:
-        return sample(self._source.pixels(rendition), drawn, start, part)
+    def _sample(self, rendition: Rendition, drawn: Pair, start: Pair, part: Region, period: Periods) -> Picture:
+        return sample(self._source.pixels(rendition), drawn, start, part, period)
 
     def sampled(self, sheet: ImageSheet, part: Region) -> Picture:
         """The pixels of an image sheet in a part of the page."""
         tile = sheet.tile
         how = self._kept if part[2] * part[3] <= self.SMALL else self._sample
-        return how(sheet.rendition, (tile.width, tile.height), (tile.x, tile.y), part)
+        return how(sheet.rendition, (tile.width, tile.height), (tile.x, tile.y), part, sheet.period)

@@ -11,7 +11,7 @@ from .sample import Region, Sampler
 
 def paint_words(canvas: Bytes, page: PageRecord, region: Region, glyphs: Glyphs) -> None:
     """Fill the letters of every block in their colour, in place."""
-    for block in (b for band in page.bands for b in band.blocks):
+    for block in page.blocks():
         fill = np.array(block.fill.rgb, dtype=np.float32)
         for line in block.lines:
             for _, left, top, mask in glyphs.letters(block, line):

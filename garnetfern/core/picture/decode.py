@@ -8,17 +8,20 @@ from typing import Literal
 from PIL import Image, ImageCms, ImageOps
 
 from ..errors import PictureError
+from .vector import looks_like_svg, svg_facts, svg_image
 
 MAX_BYTES = 50 * 1024 * 1024
 MAX_PIXELS = 80_000_000
-PictureType = Literal["jpeg", "png", "webp", "avif"]
+PictureType = Literal["jpeg", "png", "webp", "avif", "gif", "svg"]
 ENDINGS: dict[PictureType, tuple[str, ...]] = {
     "jpeg": (".jpg", ".jpeg", ".jpe", ".jfif"),
     "png": (".png",),
     "webp": (".webp",),
     "avif": (".avif",),
+    "gif": (".gif",),
+    "svg": (".svg",),
 }
-KINDS = "JPEG, PNG, WebP and AVIF pictures are taken"
+KINDS = "JPEG, PNG, WebP, AVIF, GIF and SVG pictures are taken"
 
 Image.MAX_IMAGE_PIXELS = None  # sizes are checked from the header below, with a message of our own
 
@@ -44,7 +47,9 @@ def sniff(data: bytes) -> PictureType | None:
         return "webp"
     if data[4:8] == b"ftyp" and b"avif" in data[8:40]:
         return "avif"
-    return None
+    if data[:6] in (b"GIF87a", b"GIF89a"):
+        return "gif"
+    return "svg" if looks_like_svg(data) else None
 
 
 def _opened(data: bytes, name: str) -> tuple[PictureType, Image.Image]:
@@ -62,6 +67,8 @@ def _opened(data: bytes, name: str) -> tuple[PictureType, Image.Image]:
             image = Image.open(io.BytesIO(data), formats=[kind.upper()])
     except Exception as error:
         raise PictureError(f"{name} begins like a {kind.upper()} picture, but its header is damaged.") from error
+    if image.width < 1 or image.height < 1:
+        raise PictureError(f"{name} says that it is {image.width} x {image.height} px, which is no picture.")
     if image.width * image.height > MAX_PIXELS:
         million = image.width * image.height / 1e6
         raise PictureError(
@@ -83,6 +90,8 @@ def load(data: bytes, name: str = "This file", draft: tuple[int, int] | None = N
 
     Raises PictureError where the data are damaged or end too early.
     """
+    if sniff(data) == "svg":
+        return svg_image(data, svg_facts(data, name)[0])
     _, image = _opened(data, name)
     profile = image.info.get("icc_profile")
     try:
@@ -114,12 +123,29 @@ def _to_srgb(image: Image.Image, profile: bytes | None) -> Image.Image:
     return image.convert("RGBA" if alpha else "RGB")
 
 
+def _checked(data: bytes, name: str) -> tuple[PictureType, Image.Image, list[str]]:
+    if data and len(data) <= MAX_BYTES and sniff(data) == "svg":
+        width, _, removed = svg_facts(data, name)
+        found = ["Scripts and outside references in it were left out."] if removed else []
+        return "svg", svg_image(data, width), found
+    kind, header = _opened(data, name)
+    frames = getattr(header, "n_frames", 1) if kind == "gif" else 1
+    notes = [f"It is an animation of {frames} pictures; the first one is used."] if frames > 1 else []
+    if header.mode == "CMYK":
+        notes.append("Its printing colours (CMYK) were converted to sRGB.")
+    return kind, load(data, name), notes
+
+
 def examine(data: bytes, name: str) -> Facts:
     """Check a file that somebody hands in by decoding all of it. Raises PictureError with the reason."""
-    kind, _ = _opened(data, name)
-    image = load(data, name)
-    notes = []
+    return examined(data, name)[0]
+
+
+def examined(data: bytes, name: str) -> tuple[Facts, Image.Image]:
+    """The same, with the decoded picture for whoever looks at it next."""
+    kind, image, notes = _checked(data, name)
     dot = name.rfind(".")
     if dot > 0 and name[dot:].lower() not in ENDINGS[kind]:
-        notes.append(f"Its name ends in {name[dot:][:12]}, but it is a {kind.upper()} picture and was taken as one.")
-    return Facts(kind, image.width, image.height, image.mode == "RGBA", " ".join(notes))
+        notes.insert(0, f"Its name ends in {name[dot:][:12]}, but it is a {kind.upper()} picture and was taken as one.")
+    alpha = image.mode == "RGBA" and image.getchannel("A").getextrema()[0] != 255
+    return Facts(kind, image.width, image.height, alpha, " ".join(notes)), image

@@ -7,7 +7,8 @@ from PIL import Image
 
 from ..draw.sample import Picture
 from ..resolve.records import Rendition
-from .decode import load
+from .decode import load, sniff
+from .vector import svg_image
 
 QUALITY = 82
 EFFORT = 3
@@ -15,15 +16,27 @@ EFFORT = 3
 
 def encode_rendition(original: bytes, rendition: Rendition) -> bytes:
     """WebP bytes of a picture at a rendition's size: upright, sRGB, without metadata."""
-    image = load(original, draft=(rendition.width * 2, rendition.height * 2))
-    if image.size != (rendition.width, rendition.height):
-        image = image.resize((rendition.width, rendition.height), Image.Resampling.LANCZOS, reducing_gap=3.0)
+    image = rendition_image(original, rendition)
     out = io.BytesIO()
     if rendition.lossless:
         image.save(out, "WEBP", lossless=True, method=4, exact=True)
     else:
         image.save(out, "WEBP", quality=QUALITY, method=EFFORT)
     return out.getvalue()
+
+
+def rendition_image(original: bytes, rendition: Rendition) -> Image.Image:
+    """A picture's part at a rendition's size: upright, sRGB."""
+    if sniff(original) == "svg":
+        return svg_image(original, rendition.width, rendition.crop, rendition.height)
+    draft = None if rendition.crop else (rendition.width * 2, rendition.height * 2)
+    image = load(original, draft=draft)
+    if rendition.crop is not None:
+        left, top, width, height = rendition.crop
+        image = image.crop((left, top, left + width, top + height))
+    if image.size != (rendition.width, rendition.height):
+        image = image.resize((rendition.width, rendition.height), Image.Resampling.LANCZOS, reducing_gap=3.0)
+    return image
 
 
 def decode_rendition(data: bytes) -> Picture:

@@ -12,7 +12,7 @@ from ..draw.paint import blank, paint
 from ..draw.sample import PictureSource, Region, Sampler
 from ..resolve.fonts import FontBook
 from ..resolve.page import resolve_page
-from ..resolve.records import BandRecord, BlockRecord, Box, PageRecord, Sheet
+from ..resolve.records import AreaRecord, BlockRecord, Box, PageRecord, Sheet
 from .letters import PlacedLetter, Reading, grown, judge, ring_radius
 from .situations import Situation, situations
 
@@ -54,13 +54,13 @@ class Reader:
         block: BlockRecord,
         situation: str,
         level: Requirement,
-        keep: Callable[[BandRecord], tuple[Sheet, ...]],
+        keep: Callable[[AreaRecord], tuple[Sheet, ...]],
     ) -> Reading:
-        """The reading of one block on a resolved page; `keep` says which sheets of a band are there."""
+        """The reading of one block on a resolved page; `keep` says which sheets of an area are there."""
         placed, region = self._placed(block)
         if not placed:
             return judge(block, placed, blank(page, (0, 0, 1, 1)), region, situation, level)
-        stacks = tuple(keep(band) for band in page.bands if band.box.cut(Box(*region)))
+        stacks = tuple(keep(area) for area in page.areas if area.sheets and area.box.cut(Box(*region)))
         key = (block, stacks, page.base, situation, level)
         if key in self._readings:
             self._readings.move_to_end(key)
@@ -86,7 +86,10 @@ class Reader:
             if situation.screen not in records:
                 records[situation.screen] = self.resolve(site, page, situation)
             record = records[situation.screen]
-            blocks = (block for band in record.bands for block in band.blocks)
-            readings = [self.read(record, b, situation.id, site.requirement, situation.sheets) for b in blocks]
+            readings = [
+                self.read(record, b, situation.id, site.requirement, situation.sheets)
+                for b in record.blocks()
+                if b.words
+            ]
             found.append((situation, readings))
         return found

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 
 from ..document import ImageLayer, Page, Screen, Site
 from ..resolve.lengths import Viewport
-from ..resolve.records import BandRecord, ImageSheet, Sheet
+from ..resolve.records import AreaRecord, ImageSheet, Sheet
 
 
 @dataclass(frozen=True)
@@ -18,15 +18,19 @@ class Situation:
     viewport: Viewport
     missing: bool = False
 
-    def sheets(self, band: BandRecord) -> tuple[Sheet, ...]:
-        """What of a band's backdrop is there in this situation."""
+    def sheets(self, area: AreaRecord) -> tuple[Sheet, ...]:
+        """What of an area's backdrop is there in this situation."""
         if not self.missing:
-            return band.sheets
-        return tuple(s for s in band.sheets if not isinstance(s, ImageSheet))
+            return area.sheets
+        return tuple(s for s in area.sheets if not isinstance(s, ImageSheet))
 
 
 def _has_picture(page: Page) -> bool:
-    return any(isinstance(layer, ImageLayer) and layer.visible for band in page.bands for layer in band.backdrop.layers)
+    layers = (layer for area in page.areas() for layer in area.backdrop.layers)
+    return any(
+        isinstance(layer, ImageLayer) and (layer.visible or any(e.visible for e in layer.screens.values()))
+        for layer in layers
+    )
 
 
 def situations_of(screen: Screen, page: Page) -> Iterator[Situation]:

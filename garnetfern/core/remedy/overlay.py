@@ -1,13 +1,13 @@
-"""The least opacity of a colour overlay at which every reading of its band meets the requirement."""
+"""The least opacity of a colour overlay at which every reading in its area meets the requirement."""
 
 from collections.abc import Callable
 from dataclasses import dataclass, replace
 
 from ..colour.notation import parse_colour
-from ..document import Band, ColourLayer, Page, Site
+from ..document import Area, ColourLayer, Page, Site
 from ..draw.paint import paint_backdrops, whole
 from ..reading import Reader, Reading, Situation, situations
-from ..resolve.records import BandRecord, BlockRecord, PageRecord, Sheet
+from ..resolve.records import AreaRecord, BlockRecord, PageRecord, Sheet
 from .kept import kept
 
 FINE = 0.004
@@ -29,17 +29,18 @@ class OverlayRemedy:
 
 
 class _Trial:
-    """The readings of a band's blocks as functions of one overlay's opacity."""
+    """The readings of an area's blocks as functions of one overlay's opacity."""
 
-    def __init__(self, reader: Reader, site: Site, page: Page, band: Band, layer: ColourLayer) -> None:
+    def __init__(self, reader: Reader, site: Site, page: Page, area: Area, layer: ColourLayer) -> None:
         self.reader, self.site, self.layer = reader, site, layer
         self.cases: list[tuple[Situation, PageRecord, BlockRecord]] = []
         records: dict[str, PageRecord] = {}
-        self.band = band.id
+        self.area = area.id
         for situation in situations(site, page):
             record = records.setdefault(situation.screen, reader.resolve(site, page, situation))
-            found = record.band(band.id)
-            self.cases += [(situation, record, block) for block in (found.blocks if found else ()) if block.lines]
+            found = record.area(area.id)
+            inside = frozenset(found.blocks if found else ())
+            self.cases += [(situation, record, b) for b in record.blocks() if b.lines and b.id in inside]
         self.records = records
 
     def with_opacity(self, sheets: tuple[Sheet, ...], opacity: float) -> tuple[Sheet, ...]:
@@ -50,9 +51,9 @@ class _Trial:
         """One case at an opacity."""
         situation, record, block = case
 
-        def keep(band: BandRecord) -> tuple[Sheet, ...]:
-            sheets = situation.sheets(band)
-            return self.with_opacity(sheets, opacity) if band.id == self.band else sheets
+        def keep(area: AreaRecord) -> tuple[Sheet, ...]:
+            sheets = situation.sheets(area)
+            return self.with_opacity(sheets, opacity) if area.id == self.area else sheets
 
         return self.reader.read(record, block, situation.id, self.site.requirement, keep)
 
@@ -125,9 +126,9 @@ def _settled(trial: _Trial, opacity: float | None) -> float | None:
     return None
 
 
-def least_opacity(reader: Reader, site: Site, page: Page, band: Band, layer: ColourLayer) -> OverlayRemedy:
+def least_opacity(reader: Reader, site: Site, page: Page, area: Area, layer: ColourLayer) -> OverlayRemedy:
     """Search all situations at once; the result is checked again in full before it is given."""
-    trial = _Trial(reader, site, page, band, layer)
+    trial = _Trial(reader, site, page, area, layer)
     opacity = _settled(trial, _raised(trial))
     if opacity is None:
         opacity = _settled(trial, _scanned(trial))
@@ -139,17 +140,17 @@ def least_opacity(reader: Reader, site: Site, page: Page, band: Band, layer: Col
 
 
 def _kept(trial: _Trial, opacity: float) -> float:
-    """The mean over the screens of what the band's picture keeps."""
+    """The mean over the screens of what the area's picture keeps."""
     shares = []
     for record in trial.records.values():
-        band = record.band(trial.band)
-        if band is None or not band.box.height:
+        area = record.area(trial.area)
+        if area is None or not area.box.height:
             continue
-        region = whole(band.box.snapped())
+        region = whole(area.box.snapped())
         before = paint_backdrops(record, region, trial.reader.pictures)
 
-        def changed(found: BandRecord) -> tuple[Sheet, ...]:
-            return trial.with_opacity(found.sheets, opacity)
+        def changed(found: AreaRecord) -> tuple[Sheet, ...]:
+            return trial.with_opacity(found.sheets, opacity) if found.id == trial.area else found.sheets
 
         after = paint_backdrops(record, region, trial.reader.pictures, changed)
         shares.append(kept(before, after, parse_colour(trial.layer.colour)))

@@ -1,9 +1,10 @@
-"""Where a picture lies in its area (CSS Backgrounds 3, sections 3.6 and 3.9) and which rendition of it is used."""
+"""Where a picture lies in its area (CSS Backgrounds 3, sections 3.4 to 3.9), and which rendition of it is used."""
 
 import math
+from dataclasses import dataclass
 
-from ..document import Asset, ImageLayer
-from .lengths import layout_unit
+from ..document import Asset, Crop, ImageLayer
+from .lengths import Scale, Viewport, layout_unit
 from .records import Box, ImageSheet, Rendition, round_half_up
 
 STEPS = (160, 240, 360, 540, 800, 1200, 1600, 2000, 2560, 3200, 3840)
@@ -11,41 +12,99 @@ STEPS = (160, 240, 360, 540, 800, 1200, 1600, 2000, 2560, 3200, 3840)
 picture at under half its size: below that, browsers differ in how they shrink."""
 
 LOSSLESS_PIXELS = 512 * 512
+ANY_SIZE = ("svg",)
+"""Kinds of picture that are sharp at every size."""
 
 
-def renditions(asset: Asset) -> tuple[Rendition, ...]:
+def used_size(asset: Asset, crop: Crop | None) -> tuple[int, int]:
+    """Width and height in px of the part of a picture that is used."""
+    part = crop.px(asset.width, asset.height) if crop else None
+    return (part[2], part[3]) if part else (asset.width, asset.height)
+
+
+def renditions(asset: Asset, crop: Crop | None = None) -> tuple[Rendition, ...]:
     """All renditions of a picture, narrowest first; the last has the original's size (or the widest step)."""
-    lossless = asset.type == "png" and asset.width * asset.height <= LOSSLESS_PIXELS
-    if lossless:
-        return (Rendition(asset.hash, asset.width, asset.height, True),)
-    widths = [w for w in STEPS if w < asset.width] + ([asset.width] if asset.width <= STEPS[-1] else [])
-    sizes = ((w, max(1, round(asset.height * w / asset.width))) for w in widths)
-    return tuple(Rendition(asset.hash, w, h) for w, h in sizes)
+    part = crop.px(asset.width, asset.height) if crop else None
+    width, height = used_size(asset, crop)
+    lossless = asset.type in ("png", "gif", "svg") and width * height <= LOSSLESS_PIXELS
+    if lossless and asset.type not in ANY_SIZE:
+        return (Rendition(asset.hash, width, height, True, part),)
+    if asset.type in ANY_SIZE:
+        widths = [*(w for w in STEPS if w > width), width]
+        widths.sort()
+    else:
+        widths = [w for w in STEPS if w < width] + ([width] if width <= STEPS[-1] else [])
+    sizes = ((w, max(1, round(height * w / width))) for w in widths)
+    return tuple(Rendition(asset.hash, w, h, lossless, part) for w, h in sizes)
 
 
-def fitted_size(layer: ImageLayer, width: float, height: float, area: Box) -> tuple[float, float]:
-    """The drawn size of a picture of this natural size. Cover and contain differ by one comparison only."""
-    if layer.size == "natural" or not area.width or not area.height:
-        return width, height
-    across, down = area.width / width, area.height / height
-    if (across > down) == (layer.size == "cover"):
-        return area.width, max(1.0, height * across)
-    return max(1.0, width * down), area.height
-
-
-def choose_rendition(asset: Asset, shown_width: float) -> Rendition:
+def choose_rendition(asset: Asset, crop: Crop | None, shown_width: float) -> Rendition:
     """The smallest rendition that is not enlarged when drawn `shown_width` px wide, or the largest there is."""
-    options = renditions(asset)
+    options = renditions(asset, crop)
     return next((r for r in options if r.width >= math.floor(shown_width)), options[-1])
 
 
-def shown_width(layer: ImageLayer, asset: Asset, area: Box) -> float:
+@dataclass(frozen=True)
+class Room:
+    """Where a layer may lie: `clip` is what it may paint, `area` its positioning area, both in px of the page."""
+
+    clip: Box
+    area: Box
+    viewport: Viewport
+
+
+def _fitted(width: float, height: float, box: Box, cover: bool) -> tuple[float, float]:
+    """Cover and contain differ by one comparison only."""
+    across, down = box.width / width, box.height / height
+    if (across > down) == cover:
+        return box.width, max(1.0, height * across)
+    return max(1.0, width * down), box.height
+
+
+def tile_size(layer: ImageLayer, asset: Asset, rendition_size: tuple[float, float], room: Room) -> tuple[float, float]:
+    """The size of one tile before rounding to whole tiles, px (section 3.9)."""
+    width, height = rendition_size
+    area = room.area
+    if layer.size in ("cover", "contain"):
+        snapped = area.snapped()
+        if not snapped.width or not snapped.height:
+            return width, height
+        return _fitted(width, height, snapped, layer.size == "cover")
+    if layer.size == "stretch":
+        return area.width, area.height
+    if layer.size == "natural" or (layer.width is None and layer.height is None):
+        natural = used_size(asset, layer.crop)
+        return float(natural[0]), float(natural[1])
+    across = None if layer.width is None else layout_unit(Scale(room.viewport, base=area.width).px(layer.width))
+    down = None if layer.height is None else layout_unit(Scale(room.viewport, base=area.height).px(layer.height))
+    if across is None:
+        across = (down or 0.0) * width / height
+    if down is None:
+        down = across * height / width
+    return across, down
+
+
+def shown_width(layer: ImageLayer, asset: Asset, room: Room) -> float:
     """How wide the whole picture is drawn, CSS px."""
-    return fitted_size(layer, asset.width, asset.height, area)[0]
+    width, height = used_size(asset, layer.crop)
+    return tile_size(layer, asset, (width, height), room)[0]
 
 
-def _placed(start: float, length: float, size: float, share: float) -> tuple[float, float]:
-    """Where a tile begins along one axis of its area, and its size there, as the browser snaps them.
+def _offset(layer: ImageLayer, axis: int, free: float, viewport: Viewport) -> float:
+    """Where the tile begins in its positioning area along an axis, px (section 3.6)."""
+    position = layer.position
+    if position is None:
+        return free * layer.focal[axis]
+    text = position.down if axis else position.across
+    offset = Scale(viewport, base=free).px(text)
+    far = position.end == "bottom" if axis else position.side == "right"
+    return free - offset if far else offset
+
+
+def _single(
+    start: float, length: float, size: float, layer: ImageLayer, axis: int, vp: Viewport
+) -> tuple[float, float]:
+    """Where one tile begins along an axis, and its size there, as the browser snaps them.
 
     A tile that fits into its area is drawn at whole px. Of a larger one the browser takes the part that the area shows
     and draws that into the snapped area, which stretches it by less than a px.
@@ -53,19 +112,67 @@ def _placed(start: float, length: float, size: float, share: float) -> tuple[flo
     free = length - size
     if free >= 0:
         size = round_half_up(size)
-        return round_half_up(start + (length - size) * share), size
+        return round_half_up(start + _offset(layer, axis, length - size, vp)), size
     first = round_half_up(start)
-    stretch = (round_half_up(start + length) - first) / length
-    return first + layout_unit(free * share) * stretch, size * stretch
+    stretch = (round_half_up(start + length) - first) / length if length else 1.0
+    return first + layout_unit(_offset(layer, axis, free, vp)) * stretch, size * stretch
 
 
-def image_sheet(layer: ImageLayer, asset: Asset, area: Box, rendition: Rendition) -> ImageSheet:
-    """Resolve an image layer in its area; `position` in percent is the focal point."""
-    box = area.snapped()
-    if layer.size == "natural":
-        width, height = float(asset.width), float(asset.height)
-    else:
-        width, height = fitted_size(layer, rendition.width, rendition.height, box)
-    left, width = _placed(area.x, area.width, width, layer.focal[0])
-    top, height = _placed(area.y, area.height, height, layer.focal[1])
-    return ImageSheet(layer.id, box, Box(left, top, width, height), rendition, layer.opacity)
+@dataclass(frozen=True)
+class _Axis:
+    start: float
+    size: float
+    period: float | None
+
+
+def _axis(start: float, length: float, size: float, first: float, layer: ImageLayer, axis: int, vp: Viewport) -> _Axis:
+    """One axis of the tiles: `size` after rounding to whole tiles, `first` before, from which the browser positions."""
+    style = layer.repeat[axis]
+    if layer.size == "contain" and style != "no-repeat":
+        size, first = max(1.0, round_half_up(size)), max(1.0, round_half_up(first))
+    if style == "space" and size > 0:
+        count = math.floor(length / size)
+        if count > 1:
+            gap = layout_unit((length - count * size) / (count - 1))
+            return _Axis(round_half_up(start), size, size + gap)
+    if style in ("repeat", "round") and size > 0:
+        return _Axis(round_half_up(start) + layout_unit(_offset(layer, axis, length - first, vp)), size, size)
+    if size != first:
+        begin = round_half_up(start) + layout_unit(_offset(layer, axis, length - first, vp))
+        return _Axis(round_half_up(begin), round_half_up(size), None)
+    begin, drawn = _single(start, length, size, layer, axis, vp)
+    return _Axis(begin, drawn, None)
+
+
+def _auto(layer: ImageLayer, length: str | None) -> bool:
+    """Whether a side follows from the other one."""
+    return layer.size in ("cover", "contain") or (layer.size == "own" and length is None)
+
+
+def _rounded(layer: ImageLayer, size: tuple[float, float], area: Box) -> tuple[float, float]:
+    """Tiles resized so that a whole number of them fits (section 3.4, round)."""
+    width, height = size
+    lengths = (area.width, area.height)
+    if layer.repeat[0] == "round" and width > 0:
+        new = lengths[0] / max(1, round_half_up(lengths[0] / width))
+        if _auto(layer, layer.height) and layer.repeat[1] != "round":
+            height *= new / width
+        width = new
+    if layer.repeat[1] == "round" and height > 0:
+        new = lengths[1] / max(1, round_half_up(lengths[1] / height))
+        if _auto(layer, layer.width) and layer.repeat[0] != "round":
+            width *= new / height
+        height = new
+    return width, height
+
+
+def image_sheet(layer: ImageLayer, asset: Asset, room: Room, rendition: Rendition) -> ImageSheet:
+    """Resolve an image layer in its room."""
+    area = room.area
+    size = tile_size(layer, asset, (rendition.width, rendition.height), room)
+    width, height = _rounded(layer, size, area)
+    across = _axis(area.x, area.width, width, size[0], layer, 0, room.viewport)
+    down = _axis(area.y, area.height, height, size[1], layer, 1, room.viewport)
+    tile = Box(across.start, down.start, across.size, down.size)
+    period = (across.period, down.period)
+    return ImageSheet(layer.id, room.clip.snapped(), tile, rendition, layer.opacity, period)

@@ -1,145 +1,166 @@
-"""A page at one viewport: bands stack, columns share a width, blocks stack with gaps."""
+"""A page at one viewport with everything that lies behind its words: areas in the order in which they are painted."""
 
 from dataclasses import replace
 
 from ..colour.notation import parse_colour
-from ..document import Backdrop, Band, Block, Column, ImageLayer, Page, Site
+from ..document import Backdrop, Block, Crop, ImageLayer, Join, Page, Site
 from .fonts import FontBook
-from .image import choose_rendition, image_sheet, shown_width
-from .lengths import Scale, Viewport, layout_unit
-from .lines import set_lines
-from .records import BandRecord, BlockRecord, Box, ColourSheet, PageRecord, Sheet
+from .image import Room, choose_rendition, image_sheet, shown_width
+from .layout import lay_out_page, picture_size
+from .lengths import Viewport
+from .records import AreaRecord, BandRecord, Box, ColourSheet, ImageSheet, PageRecord, Sheet
 from .serving import ServingRange, serving_range
-from .shape import Setting
-
-STACK_BELOW = 600
-"""Columns stand one under the other on viewports narrower than this, CSS px."""
-
-WHITE = parse_colour("#ffffff")
 
 
-def _block(block: Block, room: float, band: Band, x: float, y: float, scale: Scale, fonts: FontBook) -> BlockRecord:
-    lettering = block.lettering
-    size = scale.px(lettering.size)
-    family = fonts.family(lettering.font)
-    setting = Setting(family, family.weight(lettering.weight), size)
-    align = lettering.align or band.content.align
-    width = room
-    if block.width is not None:
-        width = min(room, layout_unit(Scale(scale.viewport, size, room).px(block.width)))
-    left = x + {"start": 0.0, "center": (room - width) / 2, "end": room - width}[align]
-    lines, missing = set_lines(block.wording, setting, size * lettering.line, width, align, left, y)
-    doubts = [f"There is no glyph in {family.name} for {' '.join(sorted(set(missing)))}"] if missing else []
-    if "\u00ad" in block.wording:
-        doubts.append("It has soft hyphens, whose breaks are not computed")
-    height = sum(line.height for line in lines)
-    return BlockRecord(
-        block.id,
-        Box(left, y, width, height),
-        lines,
-        family.name,
-        setting.weight,
-        size,
-        parse_colour(lettering.colour),
-        block.wording,
-        tuple(doubts),
-    )
+def join_box(join: Join, page: Page, bands: dict[str, BandRecord]) -> Box | None:
+    """From the top of a join's first visible band to the foot of its last, or None where none is visible."""
+    order = [band.id for band in page.bands]
+    inner = order[order.index(join.first) : order.index(join.last) + 1]
+    found = [bands[name].outer for name in inner if name in bands]
+    if not found:
+        return None
+    return Box(found[0].x, found[0].y, found[0].width, found[-1].bottom - found[0].y)
 
 
-def _column(
-    column: Column, room: float, band: Band, x: float, y: float, scale: Scale, fonts: FontBook
-) -> tuple[Box, list[BlockRecord]]:
-    gap = layout_unit(Scale(scale.viewport, base=0).px(column.gap))
-    records: list[BlockRecord] = []
-    top = y
-    for n, block in enumerate(column.blocks):
-        if n:
-            top += gap
-        record = _block(block, room, band, x, top, scale, fonts)
-        records.append(record)
-        top += record.box.height
-    return Box(x, y, room, top - y), records
+def bare_areas(page: Page, record: PageRecord) -> list[tuple[AreaRecord, Backdrop]]:
+    """All areas of a laid out page in the order of painting, without their sheets, each with its backdrop.
+
+    The page's own base is the canvas, so it is left out of its area's backdrop.
+    """
+    whole = Box(0, 0, record.width, record.height)
+    everything = tuple(b.id for b in record.blocks())
+    own = page.backdrop.model_copy(update={"base": None})
+    found = [(AreaRecord(page.id, "page", whole, (), everything), own)]
+    bands = {band.id: band for band in record.bands}
+    order = [band.id for band in page.bands]
+    for join in page.joins:
+        box = join_box(join, page, bands)
+        if box is not None:
+            inner = order[order.index(join.first) : order.index(join.last) + 1]
+            blocks = tuple(b.id for name in inner if name in bands for b in bands[name].blocks)
+            found.append((AreaRecord(join.id, "join", box, (), blocks), join.backdrop))
+    for band in page.bands:
+        if band.id not in bands:
+            continue
+        laid = bands[band.id]
+        found.append((AreaRecord(band.id, "band", laid.box, (), tuple(b.id for b in laid.blocks)), band.backdrop))
+        for column, place in zip(band.columns, laid.columns, strict=True):
+            found.append((AreaRecord(column.id, "column", place.box, (), place.blocks), column.backdrop))
+    return found
 
 
-def _columns(
-    band: Band, left: float, width: float, scale: Scale, fonts: FontBook
-) -> tuple[list[Box], list[BlockRecord], float]:
-    """Columns and blocks laid out from the top 0, and the height they take."""
-    gap = layout_unit(Scale(scale.viewport, base=width).px(band.content.gap))
-    stacked = scale.viewport.width < STACK_BELOW
-    total = sum(column.share for column in band.columns)
-    boxes: list[Box] = []
-    blocks: list[BlockRecord] = []
-    x, y, height = left, 0.0, 0.0
-    for n, column in enumerate(band.columns):
-        room = width if stacked else (width - gap * (len(band.columns) - 1)) * column.share / total
-        if stacked and n:
-            y = height + gap
-        box, found = _column(column, room, band, x, y, scale, fonts)
-        boxes.append(box)
-        blocks += found
-        height = max(height, box.bottom)
-        if not stacked:
-            x += room + gap
-    return boxes, blocks, height
+def layer_room(layer: ImageLayer, box: Box, viewport: Viewport, scroll: float | None = None) -> Room:
+    """Where a picture may lie: its area, the viewport where it stays put, or more than its area where it moves slower.
+
+    A slower picture has moved with the page by `rate` times the way; it lies in the middle of its element when its
+    area is in the middle of the screen. `scroll` is None where the page does not scroll.
+    """
+    if layer.attachment == "fixed":
+        return Room(box, Box(0, scroll or 0.0, viewport.width, viewport.height), viewport)
+    if layer.attachment == "slower":
+        lag = 1 - layer.rate
+        way = viewport.height + box.height
+        extra = lag * way / 2
+        behind = 0.0 if scroll is None else lag * (scroll - (box.y + box.height / 2 - viewport.height / 2))
+        moved = min(extra, max(-extra, behind))
+        return Room(box, Box(box.x, box.y - extra + moved, box.width, box.height + 2 * extra), viewport)
+    return Room(box, box, viewport)
 
 
-def _moved(block: BlockRecord, down: float) -> BlockRecord:
-    lines = tuple(replace(ln, top=ln.top + down, baseline=ln.baseline + down) for ln in block.lines)
-    return replace(block, box=replace(block.box, y=block.box.y + down), lines=lines)
+class Windows:
+    """How wide the pictures of a page are drawn in each serving range. Pages are laid out once a range."""
+
+    def __init__(self, site: Site, page: Page, fonts: FontBook) -> None:
+        self.site, self.page, self.fonts = site, page, fonts
+        self._laid: dict[int, tuple[Page, PageRecord, dict[str, Box]]] = {}
+
+    def laid_out(self, span: ServingRange) -> tuple[Page, PageRecord, dict[str, Box]]:
+        """The page at the widest viewport that pictures of the range are made for, and its areas' boxes."""
+        if span.least not in self._laid:
+            viewport = Viewport(span.fit, span.height)
+            shown, record = lay_out_page(self.site, self.page, viewport, self.fonts)
+            boxes = {area.id: area.box for area, _ in bare_areas(shown, record)}
+            self._laid[span.least] = (shown, record, boxes)
+        return self._laid[span.least]
+
+    def needed(self, area_id: str, layer: ImageLayer, span: ServingRange) -> tuple[ImageLayer, float] | None:
+        """The layer as it is in a serving range and how wide it is drawn there, CSS px; None where it is hidden."""
+        shown, _, boxes = self.laid_out(span)
+        area = shown.area(area_id)
+        if area is None or area_id not in boxes:
+            return None
+        own = next(x for x in area.backdrop.layers if x.id == layer.id)
+        if not isinstance(own, ImageLayer) or not own.visible:
+            return None
+        room = layer_room(own, boxes[area_id], Viewport(span.fit, span.height))
+        return own, shown_width(own, self.site.asset(own.asset), room)
+
+    def picture_needed(self, block: Block, span: ServingRange) -> float:
+        """How wide a picture block is drawn in a serving range, CSS px."""
+        _, record, _ = self.laid_out(span)
+        places = (box for band in record.bands for name, box in band.pictures if name == block.id)
+        return next((box.width for box in places), 0.0)
 
 
-def lay_out_band(band: Band, top: float, viewport: Viewport, fonts: FontBook) -> BandRecord:
-    """A band's box, columns and blocks, without its backdrop."""
-    scale = Scale(viewport, base=viewport.width)
-    inline, block = layout_unit(scale.px(band.padding.inline)), layout_unit(scale.px(band.padding.block))
-    room = max(0.0, viewport.width - 2 * inline)
-    width = min(room, layout_unit(Scale(viewport, base=room).px(band.content.width)))
-    left = inline + layout_unit((room - width) / 2)
-    boxes, blocks, content = _columns(band, left, width, scale, fonts)
-    least = layout_unit(Scale(viewport, base=0).px(band.height.min))
-    height = max(least, content + 2 * block)
-    free = height - 2 * block - content
-    down = top + block + layout_unit({"start": 0.0, "center": free / 2, "end": free}[band.content.stand])
-    return BandRecord(
-        band.id,
-        Box(0, top, viewport.width, height),
-        (),
-        tuple(replace(b, y=b.y + down) for b in boxes),
-        tuple(_moved(b, down) for b in blocks),
-    )
+def picture_crop(site: Site, block: Block) -> Crop | None:
+    """The part of its picture that a picture block shows: what was cut for its slot, or as much as fits the slot."""
+    if block.slot is None or block.asset is None:
+        return None
+    fit = site.fit(block.slot, block.asset)
+    if fit is not None:
+        return fit.crop
+    asset = site.asset(block.asset)
+    width, height = picture_size(site, block)
+    share = (width / height) / (asset.width / asset.height)
+    if share <= 1:
+        return Crop(x=(1 - share) / 2, width=share)
+    return Crop(y=(1 - 1 / share) / 2, height=1 / share)
 
 
-def image_needed(site: Site, band: Band, layer: ImageLayer, served: ServingRange, fonts: FontBook) -> float:
-    """How wide a picture is drawn at the widest viewport of a serving range, CSS px."""
-    record = lay_out_band(band, 0, Viewport(served.fit, served.height), fonts)
-    return shown_width(layer, site.asset(layer.asset), record.box)
+def _picture_areas(page: Page, record: PageRecord, windows: Windows, span: ServingRange) -> list[AreaRecord]:
+    site = windows.site
+    blocks = {b.id: b for b in page.blocks() if b.kind == "picture"}
+    found = []
+    for name, box in (place for band in record.bands for place in band.pictures):
+        block = blocks[name]
+        asset = site.asset(block.asset or "")
+        needed = windows.picture_needed(block, span)
+        snapped = box.snapped()
+        sheet = ImageSheet(name, snapped, snapped, choose_rendition(asset, picture_crop(site, block), needed))
+        found.append(AreaRecord(name, "picture", box, (sheet,)))
+    return found
 
 
-def _sheets(site: Site, band: Band, box: Box, viewport: Viewport, fonts: FontBook) -> tuple[Sheet, ...]:
-    backdrop: Backdrop = band.backdrop
+def _sheets(
+    area: AreaRecord, backdrop: Backdrop, windows: Windows, span: ServingRange, viewport: Viewport, scroll: float | None
+) -> tuple[Sheet, ...]:
+    site, box = windows.site, area.box
     sheets: list[Sheet] = []
     if backdrop.base:
         sheets.append(ColourSheet("base", box.snapped(), parse_colour(backdrop.base)))
     for layer in backdrop.layers:
         if not layer.visible:
             continue
-        if isinstance(layer, ImageLayer):
-            asset = site.asset(layer.asset)
-            needed = image_needed(site, band, layer, serving_range(site.screens, viewport.width), fonts)
-            sheets.append(image_sheet(layer, asset, box, choose_rendition(asset, needed)))
-        else:
+        if not isinstance(layer, ImageLayer):
             sheets.append(ColourSheet(layer.id, box.snapped(), parse_colour(layer.colour), layer.opacity))
+            continue
+        asset = site.asset(layer.asset)
+        room = layer_room(layer, box, viewport, scroll)
+        needed = windows.needed(area.id, layer, span)
+        wide = needed[1] if needed else shown_width(layer, asset, room)
+        sheets.append(image_sheet(layer, asset, room, choose_rendition(asset, layer.crop, wide)))
     return tuple(sheets)
 
 
-def resolve_page(site: Site, page: Page, viewport: Viewport, fonts: FontBook) -> PageRecord:
-    """The whole page at one viewport. Pure: the same arguments give the same record."""
-    bands: list[BandRecord] = []
-    top = 0.0
-    for band in page.bands:
-        record = lay_out_band(band, top, viewport, fonts)
-        bands.append(replace(record, sheets=_sheets(site, band, record.box, viewport, fonts)))
-        top += record.box.height
-    base = parse_colour(page.backdrop.base) if page.backdrop.base else WHITE
-    return PageRecord(page.id, viewport.width, max(top, viewport.height), base, tuple(bands))
+def resolve_page(site: Site, page: Page, viewport: Viewport, fonts: FontBook, scroll: float = 0.0) -> PageRecord:
+    """The whole page at one viewport, scrolled by `scroll` px. Pure: the same arguments give the same record."""
+    shown, record = lay_out_page(site, page, viewport, fonts)
+    windows = Windows(site, page, fonts)
+    span = serving_range(site.screens, viewport.width)
+    moved = scroll if record.height > viewport.height else None
+    areas = [
+        replace(area, sheets=_sheets(area, backdrop, windows, span, viewport, moved))
+        for area, backdrop in bare_areas(shown, record)
+    ]
+    pictures = _picture_areas(shown, record, windows, span)
+    return replace(record, areas=(*areas, *pictures))

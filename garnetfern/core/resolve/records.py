@@ -1,7 +1,9 @@
 """The frozen records that resolving makes. Everything is in CSS px from the page's top left corner."""
 
 import math
-from dataclasses import dataclass, field
+from collections.abc import Iterator
+from dataclasses import dataclass
+from typing import Literal
 
 from ..colour.notation import Rgba
 
@@ -44,12 +46,16 @@ def round_half_up(value: float) -> int:
 
 @dataclass(frozen=True)
 class Rendition:
-    """One size of a picture: the asset's hash and the width and height in picture px that are used."""
+    """One size of a picture: the original's hash, the width and height in px, and the part of the original it shows.
+
+    `crop` is left, top, width and height in px of the original; None is the whole picture.
+    """
 
     hash: str
     width: int
     height: int
     lossless: bool = False
+    crop: tuple[int, int, int, int] | None = None
 
 
 @dataclass(frozen=True)
@@ -64,13 +70,17 @@ class ColourSheet:
 
 @dataclass(frozen=True)
 class ImageSheet:
-    """A picture: `tile` is where the whole rendition lies, `box` is the part of the page it may paint."""
+    """A picture: `tile` is where the whole rendition lies, `box` is the part of the page it may paint.
+
+    `period` is how far apart tiles repeat across and down, px; None where there is one tile on that axis.
+    """
 
     id: str
     box: Box
     tile: Box
     rendition: Rendition
     opacity: float = 1.0
+    period: tuple[float | None, float | None] = (None, None)
 
 
 Sheet = ColourSheet | ImageSheet
@@ -103,7 +113,9 @@ class Line:
 
 @dataclass(frozen=True)
 class BlockRecord:
-    """A block of words: box, lines, and the letters' fill. `doubts` say why it cannot be vouched for."""
+    """A block: box, lines, and the letters' fill. `doubts` say why it cannot be vouched for.
+
+    A picture or a space has no `words`."""
 
     id: str
     box: Box
@@ -114,29 +126,62 @@ class BlockRecord:
     fill: Rgba
     wording: str
     doubts: tuple[str, ...] = ()
+    words: bool = True
+
+
+@dataclass(frozen=True)
+class ColumnRecord:
+    """A column: its box with its inner space, and the ids of its blocks."""
+
+    id: str
+    box: Box
+    blocks: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True)
 class BandRecord:
-    """A band: its box, the sheets of its backdrop from bottom to top, and its columns and blocks."""
+    """A band: its box, the box with its outer space, columns and blocks. `content` is what holds its columns."""
 
     id: str
     box: Box
-    sheets: tuple[Sheet, ...]
-    columns: tuple[Box, ...] = ()
+    outer: Box
+    columns: tuple[ColumnRecord, ...] = ()
     blocks: tuple[BlockRecord, ...] = ()
+    content: Box = Box(0, 0, 0, 0)
+    pictures: tuple[tuple[str, Box], ...] = ()
+
+
+@dataclass(frozen=True)
+class AreaRecord:
+    """Anything with a backdrop: its box, its sheets from bottom to top, and the ids of the blocks that stand in it."""
+
+    id: str
+    kind: Literal["page", "join", "band", "column", "picture"]
+    box: Box
+    sheets: tuple[Sheet, ...] = ()
+    blocks: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True)
 class PageRecord:
-    """A page at one viewport. `base` is the colour of the canvas."""
+    """A page at one viewport. `base` is the colour of the canvas; `areas` are in the order of painting."""
 
     id: str
     width: float
     height: float
     base: Rgba
-    bands: tuple[BandRecord, ...] = field(default=())
+    bands: tuple[BandRecord, ...] = ()
+    areas: tuple[AreaRecord, ...] = ()
 
     def band(self, band_id: str) -> BandRecord | None:
         """The band of this id, or None."""
         return next((b for b in self.bands if b.id == band_id), None)
+
+    def area(self, area_id: str) -> AreaRecord | None:
+        """The area of this id, or None."""
+        return next((a for a in self.areas if a.id == area_id), None)
+
+    def blocks(self) -> Iterator[BlockRecord]:
+        """All blocks of words in reading order."""
+        for band in self.bands:
+            yield from band.blocks

@@ -12,7 +12,7 @@
   {#if overlay}
     <p>
       {there && overlay.opacity !== null
-        ? 'This is the least with which every word of this band can be read on every screen.'
+        ? 'This is the least with which every word here can be read on every screen.'
         : overlay.sentence}
     </p>
     {#if !there}

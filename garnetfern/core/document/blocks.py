@@ -1,0 +1,104 @@
+"""Blocks: words, menus, pictures and space, one under the other in a column."""
+
+import re
+from typing import Annotated, Literal
+
+from pydantic import AfterValidator, Field, model_validator
+
+from .base import Colour, Identifier, Model, Wording
+from .length import SizeText
+
+Align = Literal["start", "center", "end"]
+BlockKind = Literal["heading", "text", "logo", "menu", "picture", "space"]
+WORDS = frozenset({"heading", "text", "logo"})
+_SCHEME = re.compile(r"[a-z][a-z0-9+.-]*:", re.IGNORECASE)
+_SAFE = re.compile(r"(https?://|mailto:|tel:)\S+$", re.IGNORECASE)
+
+
+def _link(text: str) -> str:
+    """An address to go to. Scripts and data are no addresses."""
+    text = text.strip()
+    if re.search(r"[\s\x00-\x1f]", text) or (_SCHEME.match(text) and not _SAFE.match(text)):
+        raise ValueError(
+            "A link is a page of this site, a path, or an address with https:, http:, mailto: or tel:. "
+            f"Received: {text[:60]!r}."
+        )
+    return text
+
+
+Link = Annotated[str, Field(max_length=600), AfterValidator(_link)]
+
+
+class Lettering(Model):
+    """How a block's words are set. `line` is the line height as a multiple of the size."""
+
+    font: str = Field("Hanken Grotesk", max_length=60)
+    weight: int = Field(400, ge=100, le=900)
+    size: SizeText = "17px"
+    line: float = Field(1.5, ge=0.6, le=4)
+    colour: Colour = "#20302a"
+    align: Align | None = Field(None, description="none: as its band")
+
+
+class MenuItem(Model):
+    """One entry of a menu."""
+
+    wording: Annotated[Wording, Field(min_length=1, max_length=80)]
+    link: Link = "#"
+
+    @model_validator(mode="after")
+    def _one_line(self) -> "MenuItem":
+        if "\n" in self.wording:
+            raise ValueError("An entry of a menu is one line.")
+        return self
+
+
+class BlockException(Model):
+    """What of a block is otherwise on one screen; None: as everywhere."""
+
+    size: SizeText | None = Field(None, description="of its lettering")
+    visible: bool | None = None
+
+
+class Block(Model):
+    """A heading, a text, the logo's words, a menu, a picture or space.
+
+    `level` is the heading's place in the outline; no other block has one. A picture shows `asset`, cut for `slot`
+    where one is named, with `wording` as its alternative text. A space is `height` high.
+    """
+
+    id: Identifier
+    kind: BlockKind
+    level: int | None = Field(None, ge=1, le=6)
+    wording: Wording = ""
+    lettering: Lettering = Lettering()
+    width: SizeText | None = Field(None, description="its greatest width; none: the column's")
+    visible: bool = True
+    link: Link | None = None
+    items: tuple[MenuItem, ...] = Field((), max_length=20)
+    asset: Identifier | None = None
+    slot: Identifier | None = None
+    height: SizeText = Field("32px", description="of a space")
+    screens: dict[Identifier, BlockException] = Field({}, max_length=12)
+
+    @model_validator(mode="after")
+    def _parts_of_its_kind(self) -> "Block":
+        if (self.kind == "heading") != (self.level is not None):
+            raise ValueError("A heading has a level from 1 to 6, and nothing else has one.")
+        if self.items and self.kind != "menu":
+            raise ValueError("Only a menu has entries.")
+        if (self.kind == "picture") != (self.asset is not None):
+            raise ValueError("A picture names its asset, and nothing else does.")
+        return self
+
+    def on(self, screen: str | None) -> "Block":
+        """The block as it is on a screen."""
+        other = self.screens.get(screen) if screen else None
+        if other is None:
+            return self
+        changed: dict[str, object] = {}
+        if other.size is not None:
+            changed["lettering"] = self.lettering.model_copy(update={"size": other.size})
+        if other.visible is not None:
+            changed["visible"] = other.visible
+        return self.model_copy(update=changed)

@@ -1,0 +1,192 @@
+"""The boxes of a page at one viewport: bands stack, columns share a width, blocks stack with gaps."""
+
+from dataclasses import replace
+
+from ..colour.notation import parse_colour
+from ..document import Asset, Band, Block, Column, Page, Site, page_on, screen_for
+from .fonts import FontBook
+from .lengths import Scale, Viewport, layout_unit
+from .lines import set_lines
+from .menu import menu_wording, set_menu
+from .records import BandRecord, BlockRecord, Box, ColumnRecord, PageRecord
+from .shape import Setting
+
+STACK_BELOW = 600
+"""Columns that nothing else is said of stand one under the other on viewports narrower than this, CSS px."""
+
+WHITE = parse_colour("#ffffff")
+Pictures = list[tuple[str, Box]]
+
+
+def is_stacked(band: Band, viewport: Viewport) -> bool:
+    """Whether a band's columns stand one under the other."""
+    return band.layout == "stack" or (band.layout == "auto" and viewport.width < STACK_BELOW)
+
+
+def picture_size(site: Site, block: Block) -> tuple[int, int]:
+    """Width and height in px that a picture block's proportion comes from: its slot's or its picture's."""
+    if block.slot is not None:
+        slot = site.slot(block.slot)
+        return slot.width, slot.height
+    asset: Asset = site.asset(block.asset or "")
+    return asset.width, asset.height
+
+
+class _Setter:
+    """Sets the blocks of one band."""
+
+    def __init__(self, site: Site, band: Band, viewport: Viewport, fonts: FontBook) -> None:
+        self.site, self.band, self.viewport, self.fonts = site, band, viewport, fonts
+        self.pictures: Pictures = []
+
+    def _words(self, block: Block, room: float, x: float, y: float) -> BlockRecord:
+        lettering = block.lettering
+        size = Scale(self.viewport).px(lettering.size)
+        family = self.fonts.family(lettering.font)
+        setting = Setting(family, family.weight(lettering.weight), size)
+        align = lettering.align or self.band.content.align
+        width, left = self._width(block, room, x, size, align)
+        wording = block.wording
+        if block.kind == "menu":
+            wording = menu_wording(block.items)
+            lines, missing, height = set_menu(block.items, setting, size * lettering.line, width, align, left, y)
+        else:
+            lines, missing = set_lines(wording, setting, size * lettering.line, width, align, left, y)
+            height = sum(line.height for line in lines)
+        doubts = [f"There is no glyph in {family.name} for {' '.join(sorted(set(missing)))}"] if missing else []
+        if "\u00ad" in wording:
+            doubts.append("It has soft hyphens, whose breaks are not computed")
+        box = Box(left, y, width, height)
+        fill = parse_colour(lettering.colour)
+        return BlockRecord(block.id, box, lines, family.name, setting.weight, size, fill, wording, tuple(doubts))
+
+    def _width(self, block: Block, room: float, x: float, size: float, align: str) -> tuple[float, float]:
+        width = room
+        if block.width is not None:
+            width = min(room, layout_unit(Scale(self.viewport, size, room).px(block.width)))
+        return width, x + {"start": 0.0, "center": (room - width) / 2, "end": room - width}[align]
+
+    def _space(self, block: Block, room: float, x: float, y: float) -> BlockRecord:
+        """A block without letters: a picture or space."""
+        scale = Scale(self.viewport)
+        width, left = self._width(block, room, x, scale.em, self.band.content.align)
+        if block.kind == "picture":
+            natural = picture_size(self.site, block)
+            box = Box(left, y, width, layout_unit(width * natural[1] / natural[0]))
+            self.pictures.append((block.id, box))
+        else:
+            box = Box(left, y, width, layout_unit(scale.px(block.height)))
+        return BlockRecord(block.id, box, (), block.lettering.font, 400, scale.em, WHITE, "", (), False)
+
+    def column(self, column: Column, room: float, x: float, y: float) -> tuple[ColumnRecord, list[BlockRecord]]:
+        """A column with its blocks, as high as they are."""
+        padding = Scale(self.viewport, base=room)
+        inline, inner = layout_unit(padding.px(column.padding.inline)), layout_unit(padding.px(column.padding.block))
+        gap = layout_unit(Scale(self.viewport).px(column.gap))
+        records: list[BlockRecord] = []
+        top = y + inner
+        for n, block in enumerate(b for b in column.blocks if b.visible):
+            if n:
+                top += gap
+            make = self._space if block.kind in ("picture", "space") else self._words
+            record = make(block, max(0.0, room - 2 * inline), x + inline, top)
+            records.append(record)
+            top += record.box.height
+        box = Box(x, y, room, top + inner - y)
+        return ColumnRecord(column.id, box, tuple(r.id for r in records)), records
+
+    def columns(self, left: float, width: float) -> tuple[list[ColumnRecord], list[BlockRecord], float]:
+        """Columns and blocks laid out from the top 0, and the height they take."""
+        band = self.band
+        gap = layout_unit(Scale(self.viewport, base=width).px(band.content.gap))
+        stacked = is_stacked(band, self.viewport)
+        total = sum(column.share for column in band.columns)
+        found: list[tuple[ColumnRecord, list[BlockRecord]]] = []
+        x, y, height = left, 0.0, 0.0
+        for n, column in enumerate(band.columns):
+            room = width if stacked else (width - gap * (len(band.columns) - 1)) * column.share / total
+            if stacked and n:
+                y = height + gap
+            record, blocks = self.column(column, room, x, y)
+            found.append((record, blocks))
+            height = max(height, record.box.bottom)
+            if not stacked:
+                x += room + gap
+        if not stacked:
+            found = [self._levelled(record, blocks, height) for record, blocks in found]
+        return [r for r, _ in found], [b for _, blocks in found for b in blocks], height
+
+    def _levelled(
+        self, column: ColumnRecord, blocks: list[BlockRecord], height: float
+    ) -> tuple[ColumnRecord, list[BlockRecord]]:
+        """A column stretched to its row's height, its blocks at the top, in the middle or at the foot."""
+        free = height - column.box.height
+        down = layout_unit({"start": 0.0, "center": free / 2, "end": free}[self.band.content.level])
+        moved = [moved_block(b, down) for b in blocks]
+        ids = set(column.blocks)
+        self.pictures = [(i, replace(b, y=b.y + down) if i in ids else b) for i, b in self.pictures]
+        return replace(column, box=replace(column.box, height=height)), moved
+
+
+def moved_block(block: BlockRecord, down: float) -> BlockRecord:
+    """The block further down the page."""
+    lines = tuple(replace(ln, top=ln.top + down, baseline=ln.baseline + down) for ln in block.lines)
+    return replace(block, box=replace(block.box, y=block.box.y + down), lines=lines)
+
+
+def least_height(band: Band, viewport: Viewport, width: float) -> float:
+    """The height a band has at least, px."""
+    least = layout_unit(Scale(viewport).px(band.height.min))
+    if band.height.proportion is not None:
+        least = max(least, layout_unit(width / band.height.proportion))
+    return least
+
+
+def lay_out_band(
+    site: Site, band: Band, start: float, left: float, width: float, viewport: Viewport, fonts: FontBook
+) -> BandRecord:
+    """A band's boxes, columns and blocks from `start` on. It must be free of exceptions (`page_on`)."""
+    space = layout_unit(Scale(viewport).px(band.space))
+    top = start + space
+    scale = Scale(viewport, base=width)
+    inline, block = layout_unit(scale.px(band.padding.inline)), layout_unit(scale.px(band.padding.block))
+    room = max(0.0, width - 2 * inline)
+    inner = min(room, layout_unit(Scale(viewport, base=room).px(band.content.width)))
+    x = left + inline + layout_unit((room - inner) / 2)
+    setter = _Setter(site, band, viewport, fonts)
+    columns, blocks, content = setter.columns(x, inner)
+    height = max(least_height(band, viewport, width), content + 2 * block)
+    free = height - 2 * block - content
+    down = top + block + layout_unit({"start": 0.0, "center": free / 2, "end": free}[band.content.stand])
+    return BandRecord(
+        band.id,
+        Box(left, top, width, height),
+        Box(left, start, width, height + 2 * space),
+        tuple(replace(c, box=replace(c.box, y=c.box.y + down)) for c in columns),
+        tuple(moved_block(b, down) for b in blocks),
+        Box(x, down, inner, content),
+        tuple((name, replace(box, y=box.y + down)) for name, box in setter.pictures),
+    )
+
+
+def page_width(page: Page, viewport: Viewport) -> float:
+    """How wide the bands of a page are, px."""
+    if page.width is None:
+        return viewport.width
+    return min(viewport.width, layout_unit(Scale(viewport, base=viewport.width).px(page.width)))
+
+
+def lay_out_page(site: Site, page: Page, viewport: Viewport, fonts: FontBook) -> tuple[Page, PageRecord]:
+    """The page as it is on the screen that stands for this viewport, and its boxes, without any backdrop."""
+    shown = page_on(page, screen_for(site.screens, viewport.width).id)
+    width = page_width(shown, viewport)
+    left = layout_unit((viewport.width - width) / 2)
+    bands: list[BandRecord] = []
+    top = 0.0
+    for band in shown.bands:
+        if not band.visible:
+            continue
+        bands.append(lay_out_band(site, band, top, left, width, viewport, fonts))
+        top = bands[-1].outer.bottom
+    base = parse_colour(shown.backdrop.base) if shown.backdrop.base else WHITE
+    return shown, PageRecord(page.id, viewport.width, max(top, viewport.height), base, tuple(bands))
