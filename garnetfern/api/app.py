@@ -1,6 +1,8 @@
 """The application: routes of the interface, live pages, pictures, fonts, and the built interface itself."""
 
 import re
+from collections.abc import AsyncIterator
+from contextlib import asynccontextmanager
 from dataclasses import asdict
 from pathlib import Path
 from typing import Annotated, Any
@@ -19,24 +21,20 @@ from ..service.remedies import overlay_remedy
 from ..service.studio import Studio
 from . import errors
 from . import models as m
+from .answers import FOREVER, FRESH, download, problem_of
+from .picture_routes import area_routes, shelf_routes, work_routes
 from .uploads import read_body
 
 WEB = Path(__file__).resolve().parent.parent / "web"
-FOREVER = {"cache-control": "public, max-age=31536000, immutable"}
-FRESH = {"cache-control": "no-store"}
 PICTURE_NAME = re.compile(r"[a-z0-9-]*?-(\d{1,5})-([0-9a-f]{10})(?:-c(\d{1,5}-\d{1,5}-\d{1,5}-\d{1,5}))?\.webp")
 MAX_SITE_FILE = 500 * 1024 * 1024
 LIVE_POLICY = "default-src 'self'; script-src 'none'; style-src 'self' 'unsafe-inline'; frame-ancestors 'self'"
 LIVE_STYLE = "html { scrollbar-width: none; }"
 
 
-def _problem(status: int) -> dict[int | str, dict[str, Any]]:
-    return {status: {"model": m.ProblemView}}
-
-
 def document_routes(studio: Studio) -> APIRouter:
     """State, changes, undo and redo, preview."""
-    api = APIRouter(prefix="/api", responses={**_problem(409), **_problem(422), **_problem(404)})
+    api = APIRouter(prefix="/api", responses={**problem_of(409), **problem_of(422), **problem_of(404)})
 
     @api.get("/state", response_model=m.StateView)
     def state() -> Any:
@@ -71,7 +69,7 @@ def document_routes(studio: Studio) -> APIRouter:
 
 def computing_routes(studio: Studio) -> APIRouter:
     """Readings, the build-up, remedies, and the rule."""
-    api = APIRouter(prefix="/api", responses={**_problem(409), **_problem(422), **_problem(404)})
+    api = APIRouter(prefix="/api", responses={**problem_of(409), **problem_of(422), **problem_of(404)})
 
     @api.post("/readings", response_model=m.Readings)
     def readings(body: m.Asked) -> Any:
@@ -117,7 +115,7 @@ def computing_routes(studio: Studio) -> APIRouter:
 
 def file_routes(studio: Studio) -> APIRouter:
     """Pictures in, bundles and site files out and in."""
-    api = APIRouter(prefix="/api", responses={**_problem(409), **_problem(422), **_problem(413)})
+    api = APIRouter(prefix="/api", responses={**problem_of(409), **problem_of(422), **problem_of(413)})
 
     @api.post("/pictures", response_model=m.Picked)
     async def add_picture(request: Request, name: Annotated[str, Query(min_length=1, max_length=300)]) -> Any:
@@ -130,11 +128,11 @@ def file_routes(studio: Studio) -> APIRouter:
 
     @api.get("/bundle.zip", response_class=Response)
     def bundle() -> Response:
-        return _download(studio.bundle(), "garnetfern-bundle.zip")
+        return download(studio.bundle(), "garnetfern-bundle.zip")
 
     @api.get("/site-file", response_class=Response)
     def site_file() -> Response:
-        return _download(studio.site_file(), "site.garnetfern.zip")
+        return download(studio.site_file(), "site.garnetfern.zip")
 
     @api.post("/site-file", response_model=m.StateView)
     async def open_site_file(
@@ -144,11 +142,6 @@ def file_routes(studio: Studio) -> APIRouter:
         return asdict(await run_in_threadpool(studio.open_site_file, data, revision, name))
 
     return api
-
-
-def _download(data: bytes, name: str) -> Response:
-    headers = {"content-disposition": f'attachment; filename="{name}"', **FRESH}
-    return Response(data, media_type="application/zip", headers=headers)
 
 
 def visitor_routes(studio: Studio) -> APIRouter:
@@ -184,12 +177,25 @@ def visitor_routes(studio: Studio) -> APIRouter:
 def create_app(data: Path) -> FastAPI:
     """The application on a data folder."""
     studio = Studio(data)
+
+    @asynccontextmanager
+    async def lifespan(_: FastAPI) -> AsyncIterator[None]:
+        studio.worker.start()
+        yield
+        await run_in_threadpool(studio.worker.stop)
+
     app = FastAPI(
-        title="Garnetfern", version=__version__, docs_url=None, redoc_url=None, openapi_url="/api/openapi.json"
+        title="Garnetfern",
+        version=__version__,
+        docs_url=None,
+        redoc_url=None,
+        openapi_url="/api/openapi.json",
+        lifespan=lifespan,
     )
     app.state.studio = studio
     errors.install(app)
-    for routes in (document_routes, computing_routes, file_routes, visitor_routes):
+    every = (document_routes, computing_routes, area_routes, shelf_routes, work_routes, file_routes, visitor_routes)
+    for routes in every:
         app.include_router(routes(studio))
 
     @app.api_route("/api/{rest:path}", methods=["GET", "POST", "PUT", "DELETE"], include_in_schema=False)

@@ -8,7 +8,7 @@ import cv2
 import numpy as np
 from PIL import Image
 
-from .brush import Canvas, frond, glow, grain, haze, panes, rgb, slope, softened
+from ..stock.brush import Canvas, frond, glow, grain, haze, panes, rgb, slope, softened
 
 WIDTH, HEIGHT = 2400, 1600
 

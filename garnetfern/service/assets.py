@@ -13,7 +13,7 @@ def _free(wanted: str, taken: set[str]) -> str:
     return f"{wanted[:34]}-{number}"
 
 
-def new_asset(site: Site, name: str, hash_: str, size: int, facts: Facts) -> Asset:
+def new_asset(site: Site, name: str, hash_: str, size: int, facts: Facts, credit: str = "") -> Asset:
     """The asset of a kept picture. The same bytes give the asset that is there; an equal name gets a number."""
     known = next((a for a in site.assets if a.hash == hash_), None)
     if known is not None:
@@ -38,4 +38,5 @@ def new_asset(site: Site, name: str, hash_: str, size: int, facts: Facts) -> Ass
         bytes=size,
         alpha=facts.alpha,
         note=facts.note,
+        credit=credit,
     )

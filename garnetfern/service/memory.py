@@ -21,6 +21,6 @@ class MemoryPictures:
     def _pixels(self, rendition: Rendition) -> Picture:
         return decode_rendition(self._encoded(rendition))
 
-    def file(self, rendition: Rendition) -> bytes:
-        """The bytes of a rendition's file."""
+    def file(self, rendition: Rendition, _: str = "") -> bytes:
+        """The bytes of a rendition's file; its address makes no difference."""
         return self._encoded(rendition)

@@ -1,21 +1,28 @@
 """The use cases of the bench: state, change, undo, redo, preview, pictures, taking away."""
 
 from pathlib import Path
+from typing import Any
 
 from ..core.css import EmittedPage, EmittedRule, Urls, bundle_files, emit_page, emit_rule
 from ..core.document import Area, Asset, Page, Site, crop_of, read_site
 from ..core.errors import NotFoundError, StaleError
 from ..core.picture import examine
+from ..core.picture.decode import examined
 from ..core.reading import Reader
 from ..core.resolve.image import renditions
 from ..core.resolve.records import Rendition
 from ..fonts import font_bytes, shipped_fonts
-from ..store import History, PictureFiles, State, open_database
+from ..store import FittedFiles, History, Jobs, JobState, PictureFiles, State, open_database
 from ..store.tables import bind
 from .archive import zip_of
 from .assets import new_asset
+from .edits import apply_edit
+from .fitting import Fitting
+from .looks import Looks, known_of, to_json
 from .patch import Patch, patched
 from .site_file import SiteFile, pack_site_file, unpack_site_file
+from .stock import fetch_stock
+from .work import Report, Worker
 
 LIVE = Urls("/pictures/", "/fonts/")
 
@@ -31,6 +38,11 @@ class Studio:
         self.pictures = PictureFiles(db, data / "pictures")
         self.fonts = shipped_fonts()
         self.reader = Reader(self.fonts, self.pictures)
+        self.looks = Looks(self.pictures)
+        self.fitted = FittedFiles(db, data / "fitted")
+        self.fitting = Fitting(self.fitted, self.pictures.original, self._picture_bytes)
+        self.jobs = Jobs(db)
+        self.worker = Worker(self.jobs, {"fit": self._fit}, db.close)
         self._present: tuple[int, Site] | None = None
 
     def site(self, patch: Patch | None = None, based_on: int | None = None) -> Site:
@@ -99,11 +111,40 @@ class Studio:
         """An area's backdrop as one CSS rule."""
         return emit_rule(site, page, area, selector, self.fonts, Urls())
 
-    def add_picture(self, data: bytes, name: str) -> Asset:
+    def edit(self, based_on: int, edit: Any) -> tuple[State, str | None]:
+        """Carry out an edit as one step; gives also what to choose then. Raises GarnetfernError or StaleError."""
+        site = self.site(None, based_on)
+        done = apply_edit(site, edit, self.looks, self.fonts, self.pictures.original)
+        checked = read_site(done.site.model_dump(mode="json"), self.fonts.names())
+        self._know_pictures(checked)
+        return self.history.change(based_on, checked.model_dump(mode="json"), done.label[:200]), done.chosen
+
+    def add_picture(self, data: bytes, name: str, credit: str = "") -> Asset:
         """Check and keep a picture; gives the asset to put into the document. Raises PictureError."""
-        facts = examine(data, name)
-        hash_ = self.pictures.keep(data, facts)
-        return new_asset(self.site(), name, hash_, len(data), facts)
+        facts, image = examined(data, name)
+        hash_ = self.pictures.keep(data, facts, to_json(known_of(image)))
+        return new_asset(self.site(), name, hash_, len(data), facts, credit)
+
+    def add_stock(self, name: str) -> Asset:
+        """Take a picture from the stock stand-in; its credit line stays with it."""
+        data, picture = fetch_stock(name)
+        return self.add_picture(data, f"{picture.title}.jpg", picture.credit)
+
+    def _fit(self, report: Report) -> str:
+        """Make every fitted file that is missing."""
+        site = self.site()
+        missing = self.fitting.missing(site, self.fonts)
+        for n, (one, kind) in enumerate(missing):
+            report(n, len(missing), f"{one.asset.name}, {one.rendition.width} px, {kind}")
+            self.fitting.make(one, kind)
+        report(len(missing), len(missing), "")
+        return f"{len(missing)} files were made." if missing else "Every file was there already."
+
+    def ask_work(self, kind: str) -> JobState:
+        """Put work on the list."""
+        job = self.jobs.add(kind)
+        self.worker.wake()
+        return job
 
     def _asset(self, prefix: str) -> Asset:
         row = self.pictures.find(prefix)
@@ -130,8 +171,10 @@ class Studio:
         return self.pictures.file(rendition).read_bytes()
 
     def bundle_files(self) -> dict[str, bytes]:
-        """Pages, stylesheets, pictures and fonts of the whole site, by their path."""
-        return bundle_files(self.site(), self.fonts, self._picture_bytes, font_bytes)
+        """Pages, stylesheets, pictures and fonts of the whole site, by their path; fitted pictures where there are."""
+        site = self.site()
+        urls, picture = self.fitting.sources(site, self.fonts)
+        return bundle_files(site, self.fonts, picture, font_bytes, urls)
 
     def bundle(self) -> bytes:
         """The whole site as a zip that opens from disk."""

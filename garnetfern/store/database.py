@@ -29,7 +29,23 @@ def _first_tables(db: SqliteDatabase) -> None:
     )
 
 
-MIGRATIONS: tuple[tuple[str, Callable[[SqliteDatabase], None]], ...] = (("0001 first tables", _first_tables),)
+def _looks_and_jobs(db: SqliteDatabase) -> None:
+    db.execute_sql("ALTER TABLE picture ADD COLUMN look TEXT NOT NULL DEFAULT ''")
+    db.execute_sql(
+        "CREATE TABLE job (id INTEGER PRIMARY KEY AUTOINCREMENT, kind TEXT NOT NULL, state TEXT NOT NULL, "
+        "done INTEGER NOT NULL DEFAULT 0, total INTEGER NOT NULL DEFAULT 0, message TEXT NOT NULL DEFAULT '', "
+        "made TEXT NOT NULL)"
+    )
+    db.execute_sql(
+        "CREATE TABLE fitted (key TEXT PRIMARY KEY, hash TEXT NOT NULL, quality INTEGER NOT NULL, "
+        "ssim REAL NOT NULL, bytes INTEGER NOT NULL, fits INTEGER NOT NULL)"
+    )
+
+
+MIGRATIONS: tuple[tuple[str, Callable[[SqliteDatabase], None]], ...] = (
+    ("0001 first tables", _first_tables),
+    ("0002 looks, jobs and fitted files", _looks_and_jobs),
+)
 """In order; each is carried out once, in one transaction with the record of it."""
 
 

@@ -37,14 +37,14 @@ class PictureFiles:
         name = f"{rendition.hash}-{rendition.width}x{rendition.height}{part}.webp"
         return self._folder / "renditions" / rendition.hash[:2] / name
 
-    def keep(self, data: bytes, facts: Facts) -> str:
-        """Keep an original; gives its hash. The same bytes are kept once."""
+    def keep(self, data: bytes, facts: Facts, look: str = "") -> str:
+        """Keep an original; gives its hash. The same bytes are kept once. `look` is JSON of its looks."""
         hash_ = hashlib.sha256(data).hexdigest()
         target = self._original(hash_)
         if not target.exists():
             write_whole(target, data)
         with self._db.atomic("IMMEDIATE"):
-            row = {"type": facts.type, "width": facts.width, "height": facts.height, "alpha": facts.alpha}
+            row = {"type": facts.type, "width": facts.width, "height": facts.height, "alpha": facts.alpha, "look": look}
             Picture.insert(hash=hash_, bytes=len(data), added=now(), **row).on_conflict_ignore().execute()
         return hash_
 
@@ -59,6 +59,10 @@ class PictureFiles:
         """The row of the picture whose hash begins so."""
         row: Picture | None = Picture.get_or_none(Picture.hash.startswith(prefix))
         return row
+
+    def set_look(self, hash_: str, look: str) -> None:
+        """Keep what was found when a picture was looked at."""
+        Picture.update(look=look).where(Picture.hash == hash_).execute()
 
     def file(self, rendition: Rendition) -> Path:
         """The file of a rendition, made when it is not there yet."""

@@ -1,6 +1,6 @@
 """The tables as peewee models. Their form is made by the migrations in `database`."""
 
-from peewee import BooleanField, ForeignKeyField, IntegerField, Model, SqliteDatabase, TextField
+from peewee import AutoField, BooleanField, FloatField, ForeignKeyField, IntegerField, Model, SqliteDatabase, TextField
 
 
 class Step(Model):
@@ -29,9 +29,33 @@ class Picture(Model):
     bytes = IntegerField()
     alpha = BooleanField()
     added = TextField()
+    look = TextField(default="")
 
 
-TABLES = (Step, Place, Picture)
+class Job(Model):
+    """Long work: waiting, running, stopping, stopped, done or failed. What it has made is kept as it goes."""
+
+    id = AutoField()
+    kind = TextField()
+    state = TextField()
+    done = IntegerField(default=0)
+    total = IntegerField(default=0)
+    message = TextField(default="")
+    made = TextField()
+
+
+class Fitted(Model):
+    """A file encoded to a budget: what it was made from is its key, its content the hash."""
+
+    key = TextField(primary_key=True)
+    hash = TextField()
+    quality = IntegerField()
+    ssim = FloatField()
+    bytes = IntegerField()
+    fits = BooleanField()
+
+
+TABLES = (Step, Place, Picture, Job, Fitted)
 
 
 def bind(db: SqliteDatabase) -> None:

@@ -95,7 +95,7 @@ class Agreement:
 def compared(
     browser: Browser, ways: list[Placing], kind: str, viewport: tuple[int, int], density: int = 1, scroll: int = 0
 ) -> list[Agreement]:
-    """Each band beside the browser's; at two px per CSS px the browser's are averaged. Where something stays put: the viewport alone."""
+    """Each band beside the browser's; at two px per CSS px the browser's are averaged."""
     file = page_of(ways, kind)
     pictures = MemoryPictures(file.pictures)
     reader = Reader(shipped_fonts(), pictures)

@@ -7,29 +7,35 @@ from ..resolve.fonts import FontBook
 from ..resolve.records import Rendition
 from .page import emit_page
 from .pictures import Emission
-from .urls import Urls, rendition_name, text_hash
+from .urls import Urls, text_hash
+
+STANDARD = Urls("../pictures/", "../fonts/")
 
 
 def bundle_files(
     site: Site,
     fonts: FontBook,
-    picture: Callable[[Rendition], bytes],
+    picture: Callable[[Rendition, str], bytes],
     font: Callable[[str], bytes],
+    urls: Urls = STANDARD,
 ) -> dict[str, bytes]:
-    """Path in the bundle to bytes. The first page is index.html; stylesheets carry a hash of their content."""
-    urls = Urls("../pictures/", "../fonts/")
+    """Path in the bundle to bytes. The first page is index.html; stylesheets carry a hash of their content.
+
+    `picture` gives the bytes of a rendition at an address; `urls` are as seen from the stylesheets' folder.
+    """
     files: dict[str, bytes] = {}
     for n, page in enumerate(site.pages):
         emitted = emit_page(site, page, fonts, urls)
         css = emitted.fonts + emitted.css
         sheet = f"css/{page.slug}-{text_hash(css)}.css"
         files[sheet] = css.encode()
-        html = emitted.html(f'<link rel="stylesheet" href="{sheet}">')
+        html = emitted.html(f'<link rel="stylesheet" href="{sheet}">').replace('"../pictures/', '"pictures/')
         files["index.html" if n == 0 else f"{page.slug}.html"] = html.encode()
         for asset, rendition in Emission(site, page, fonts, urls).renditions():
-            name = "pictures/" + rendition_name(asset, rendition)
-            if name not in files:
-                files[name] = picture(rendition)
+            for file in urls.files(asset, rendition):
+                name = file.address.removeprefix("../")
+                if name not in files:
+                    files[name] = picture(rendition, name)
         for block in page.blocks():
             for face in fonts.family(block.lettering.font).faces:
                 files.setdefault(f"fonts/{face.id}", font(face.id))

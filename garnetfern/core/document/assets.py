@@ -77,6 +77,13 @@ class Slot(Model):
     height: int = Field(ge=8, le=6000)
 
 
+class Budget(Model):
+    """How much a fitted picture may weigh, in kB of 1000 bytes: on viewports narrower than 600 px, and on others."""
+
+    phone: int = Field(180, ge=5, le=20_000)
+    desktop: int = Field(350, ge=5, le=20_000)
+
+
 class Fit(Model):
     """A picture put through a slot: the part of it that is used, whose proportion is the slot's."""
 

@@ -6,7 +6,7 @@ from typing import Literal
 from pydantic import Field
 
 from ..colour.contrast import Requirement
-from .assets import Asset, Fit, Slot
+from .assets import Asset, Budget, Fit, Slot
 from .backdrop import Backdrop
 from .base import Colour, Identifier, Model, Name
 from .blocks import Align, Block
@@ -185,6 +185,7 @@ class Site(Model):
     assets: tuple[Asset, ...] = Field((), max_length=2000)
     slots: tuple[Slot, ...] = Field((), max_length=60)
     fits: tuple[Fit, ...] = Field((), max_length=2000)
+    budget: Budget = Budget()
     pages: tuple[Page, ...] = Field(min_length=1, max_length=200)
 
     def asset(self, asset_id: str) -> Asset:

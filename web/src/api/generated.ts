@@ -191,6 +191,262 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/edit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Edit */
+        post: operations["edit_api_edit_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/areas": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Areas */
+        post: operations["areas_api_areas_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/framing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Frames */
+        post: operations["frames_api_framing_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tile": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Tile */
+        post: operations["tile_api_tile_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Shelf */
+        get: operations["shelf_api_shelf_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Stock */
+        get: operations["stock_api_stock_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take Stock */
+        post: operations["take_stock_api_stock__name__post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mend/facts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Mend Facts */
+        post: operations["mend_facts_api_mend_facts_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mend": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Mend */
+        post: operations["mend_api_mend_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/slot": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Slot */
+        post: operations["slot_api_slot_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/crop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Crop */
+        post: operations["crop_api_crop_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/slot-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Slot File */
+        get: operations["slot_file_api_slot_file_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weights": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Weight */
+        get: operations["weight_api_weights_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Work */
+        get: operations["work_api_work_get"];
+        put?: never;
+        /** Ask */
+        post: operations["ask_api_work_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/work/{job}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Stop */
+        post: operations["stop_api_work__job__stop_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pictures": {
         parameters: {
             query?: never;
@@ -265,6 +521,103 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
+         * AddBand
+         * @description A new band below `after` (None: at the top), with one to four columns.
+         */
+        AddBand: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-band";
+            /** Page */
+            page: string;
+            /** After */
+            after?: string | null;
+            /**
+             * Columns
+             * @default 1
+             */
+            columns: number;
+        };
+        /**
+         * AddBlock
+         * @description A new block at the foot of a column, or below `after`.
+         */
+        AddBlock: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-block";
+            /** Page */
+            page: string;
+            /** Column */
+            column: string;
+            /**
+             * Block
+             * @enum {string}
+             */
+            block: "heading" | "text" | "logo" | "menu" | "picture" | "space";
+            /** After */
+            after?: string | null;
+        };
+        /**
+         * AddScreen
+         * @description A screen of the owner's; its range is cut out of the range its width falls into.
+         */
+        AddScreen: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-screen";
+            /** Name */
+            name: string;
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+        };
+        /**
+         * AreaView
+         * @description An area on a screen. `visible` and `base` are shares 0..1; `box` is None where it is not to be seen.
+         */
+        AreaView: {
+            /** Area */
+            area: string;
+            /** Name */
+            name: string;
+            /** Box */
+            box: [
+                number,
+                number,
+                number,
+                number
+            ] | null;
+            /** Visible */
+            visible: number;
+            /** Base */
+            base: number;
+            /** Sentence */
+            sentence: string;
+            cure: components["schemas"]["CureView"] | null;
+            /** Outer */
+            outer: [
+                number,
+                number,
+                number,
+                number
+            ] | null;
+            /** Content */
+            content: [
+                number,
+                number,
+                number,
+                number
+            ] | null;
+        };
+        /**
          * Asked
          * @description Something to be computed on the document with a patch applied.
          */
@@ -279,10 +632,10 @@ export interface components {
             page: string;
         };
         /**
-         * AskedBand
-         * @description The same for one band.
+         * AskedArea
+         * @description The same for one area of the page.
          */
-        AskedBand: {
+        AskedArea: {
             /** Revision */
             revision: number;
             /** Patch */
@@ -291,12 +644,44 @@ export interface components {
             }[];
             /** Page */
             page: string;
-            /** Band */
-            band: string;
+            /** Area */
+            area: string;
+        };
+        /**
+         * AskedCrop
+         * @description A crop for a slot, not kept yet.
+         */
+        AskedCrop: {
+            /** Revision */
+            revision: number;
+            /** Patch */
+            patch?: {
+                [key: string]: unknown;
+            }[];
+            /**
+             * Page
+             * @default home
+             */
+            page: string;
+            /** Slot */
+            slot: string;
+            /** Asset */
+            asset: string;
+            crop: components["schemas"]["Crop"];
+        };
+        /**
+         * AskedEdit
+         * @description An edit on the document of a revision.
+         */
+        AskedEdit: {
+            /** Revision */
+            revision: number;
+            /** Edit */
+            edit: components["schemas"]["AddBand"] | components["schemas"]["RemoveBand"] | components["schemas"]["MoveBand"] | components["schemas"]["DuplicateBand"] | components["schemas"]["SetColumns"] | components["schemas"]["AddBlock"] | components["schemas"]["RemoveBlock"] | components["schemas"]["MoveBlock"] | components["schemas"]["DuplicateBlock"] | components["schemas"]["JoinBands"] | components["schemas"]["PartBands"] | components["schemas"]["AddScreen"] | components["schemas"]["RemoveScreen"] | components["schemas"]["SameEverywhere"] | components["schemas"]["LayPicture"] | components["schemas"]["ReplacePicture"] | components["schemas"]["RemovePicture"] | components["schemas"]["FollowAdvice"] | components["schemas"]["BestFocal"];
         };
         /**
          * AskedLayer
-         * @description The same for one layer of a band.
+         * @description The same for one layer of an area.
          */
         AskedLayer: {
             /** Revision */
@@ -307,10 +692,72 @@ export interface components {
             }[];
             /** Page */
             page: string;
-            /** Band */
-            band: string;
+            /** Area */
+            area: string;
             /** Layer */
             layer: string;
+        };
+        /**
+         * AskedMend
+         * @description A mended copy of a tile.
+         */
+        AskedMend: {
+            /** Asset */
+            asset: string;
+            /**
+             * Way
+             * @enum {string}
+             */
+            way: "cross-fade" | "mirror";
+        };
+        /**
+         * AskedSlot
+         * @description A slot of the site.
+         */
+        AskedSlot: {
+            /** Revision */
+            revision: number;
+            /** Patch */
+            patch?: {
+                [key: string]: unknown;
+            }[];
+            /**
+             * Page
+             * @default home
+             */
+            page: string;
+            /** Slot */
+            slot: string;
+        };
+        /**
+         * AskedTile
+         * @description The tile of a layer.
+         */
+        AskedTile: {
+            /** Revision */
+            revision: number;
+            /** Patch */
+            patch?: {
+                [key: string]: unknown;
+            }[];
+            /** Page */
+            page: string;
+            /** Area */
+            area: string;
+            /** Layer */
+            layer: string;
+        };
+        /**
+         * AskedWork
+         * @description Work to be put on the list.
+         */
+        AskedWork: {
+            /**
+             * Kind
+             * @description fit: encode the site's pictures to its budget
+             * @constant
+             */
+            kind: "fit";
         };
         /**
          * Asset
@@ -327,7 +774,7 @@ export interface components {
              * Type
              * @enum {string}
              */
-            type: "jpeg" | "png" | "webp" | "avif";
+            type: "jpeg" | "png" | "webp" | "avif" | "gif" | "svg";
             /**
              * Width
              * @description px, after the camera's rotation
@@ -351,6 +798,17 @@ export interface components {
              * @default
              */
             note: string;
+            /**
+             * Credit
+             * @description whom to name for it, kept with the picture
+             * @default
+             */
+            credit: string;
+            /**
+             * Parts
+             * @default []
+             */
+            parts: components["schemas"]["Part"][];
         };
         /**
          * Backdrop
@@ -367,7 +825,9 @@ export interface components {
         };
         /**
          * Band
-         * @description One horizontal strip of a page.
+         * @description One horizontal strip of a page. `space` is outer space above and below, where its backdrop does not show.
+         *
+         *     `layout`: columns in a row, stacked, or auto: stacked on viewports narrower than 600 px.
          */
         Band: {
             /** Id */
@@ -394,14 +854,31 @@ export interface components {
              */
             padding: components["schemas"]["Padding"];
             /**
+             * Space
+             * @default 0px
+             */
+            space: string;
+            /**
              * @default {
              *       "width": "1120px",
              *       "align": "start",
              *       "stand": "start",
+             *       "level": "start",
              *       "gap": "32px"
              *     }
              */
             content: components["schemas"]["Content"];
+            /**
+             * Layout
+             * @default auto
+             * @enum {string}
+             */
+            layout: "auto" | "row" | "stack";
+            /**
+             * Visible
+             * @default true
+             */
+            visible: boolean;
             /**
              * @default {
              *       "layers": []
@@ -413,10 +890,49 @@ export interface components {
              * @default []
              */
             columns: components["schemas"]["Column"][];
+            /**
+             * Screens
+             * @default {}
+             */
+            screens: {
+                [key: string]: components["schemas"]["BandException"];
+            };
+        };
+        /**
+         * BandException
+         * @description What of a band is otherwise on one screen; None: as everywhere.
+         */
+        BandException: {
+            height?: components["schemas"]["Height"] | null;
+            padding?: components["schemas"]["Padding"] | null;
+            /** Layout */
+            layout?: ("row" | "stack") | null;
+            /** Visible */
+            visible?: boolean | null;
+        };
+        /**
+         * BestFocal
+         * @description Set the computed focal point, and exceptions only for screens that need one.
+         */
+        BestFocal: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "best-focal";
+            /** Page */
+            page: string;
+            /** Area */
+            area: string;
+            /** Layer */
+            layer: string;
         };
         /**
          * Block
-         * @description A heading or a text. `level` is the heading's place in the outline; a text has none.
+         * @description A heading, a text, the logo's words, a menu, a picture or space.
+         *
+         *     `level` is the heading's place in the outline; no other block has one. A picture shows `asset`, cut for `slot`
+         *     where one is named, with `wording` as its alternative text. A space is `height` high.
          */
         Block: {
             /** Id */
@@ -425,7 +941,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "heading" | "text";
+            kind: "heading" | "text" | "logo" | "menu" | "picture" | "space";
             /** Level */
             level?: number | null;
             /**
@@ -448,10 +964,68 @@ export interface components {
              * @description its greatest width; none: the column's
              */
             width?: string | null;
+            /**
+             * Visible
+             * @default true
+             */
+            visible: boolean;
+            /** Link */
+            link?: string | null;
+            /**
+             * Items
+             * @default []
+             */
+            items: components["schemas"]["MenuItem"][];
+            /** Asset */
+            asset?: string | null;
+            /** Slot */
+            slot?: string | null;
+            /**
+             * Height
+             * @description of a space
+             * @default 32px
+             */
+            height: string;
+            /**
+             * Screens
+             * @default {}
+             */
+            screens: {
+                [key: string]: components["schemas"]["BlockException"];
+            };
+        };
+        /**
+         * BlockException
+         * @description What of a block is otherwise on one screen; None: as everywhere.
+         */
+        BlockException: {
+            /**
+             * Size
+             * @description of its lettering
+             */
+            size?: string | null;
+            /** Visible */
+            visible?: boolean | null;
+        };
+        /**
+         * Budget
+         * @description How much a fitted picture may weigh, in kB of 1000 bytes: on viewports narrower than 600 px, and on others.
+         */
+        Budget: {
+            /**
+             * Phone
+             * @default 180
+             */
+            phone: number;
+            /**
+             * Desktop
+             * @default 350
+             */
+            desktop: number;
         };
         /**
          * BuildUpView
-         * @description The cards of a band, and the block and requirement of the contrast line.
+         * @description The cards of an area, and the block and requirement of the contrast line.
          */
         BuildUpView: {
             /** Cards */
@@ -529,12 +1103,29 @@ export interface components {
             colour: string;
         };
         /**
+         * ColourShare
+         * @description A main colour, its share and its plain name.
+         */
+        ColourShare: {
+            /** Colour */
+            colour: string;
+            /** Share */
+            share: number;
+            /** Name */
+            name: string;
+        };
+        /**
          * Column
          * @description Blocks one under the other. `share` is its part of the width among its neighbours.
          */
         Column: {
             /** Id */
             id: string;
+            /**
+             * Name
+             * @default Column
+             */
+            name: string;
             /**
              * Share
              * @default 1
@@ -546,6 +1137,19 @@ export interface components {
              */
             gap: string;
             /**
+             * @default {
+             *       "block": "0px",
+             *       "inline": "0px"
+             *     }
+             */
+            padding: components["schemas"]["Padding"];
+            /**
+             * @default {
+             *       "layers": []
+             *     }
+             */
+            backdrop: components["schemas"]["Backdrop"];
+            /**
              * Blocks
              * @default []
              */
@@ -554,6 +1158,8 @@ export interface components {
         /**
          * Content
          * @description Where words stand: their greatest width, their alignment, and top, middle or foot of the band.
+         *
+         *     `level` is where the words of a lower column stand beside a higher one.
          */
         Content: {
             /**
@@ -574,11 +1180,157 @@ export interface components {
              */
             stand: "start" | "center" | "end";
             /**
+             * Level
+             * @default start
+             * @enum {string}
+             */
+            level: "start" | "center" | "end";
+            /**
              * Gap
              * @description between columns
              * @default 32px
              */
             gap: string;
+        };
+        /**
+         * Crop
+         * @description The part of a picture that is used, in fractions of its width and height.
+         */
+        Crop: {
+            /**
+             * X
+             * @default 0
+             */
+            x: number;
+            /**
+             * Y
+             * @default 0
+             */
+            y: number;
+            /**
+             * Width
+             * @default 1
+             */
+            width: number;
+            /**
+             * Height
+             * @default 1
+             */
+            height: number;
+        };
+        /**
+         * CropFacts
+         * @description The crop with the slot's proportion, and what it costs.
+         */
+        CropFacts: {
+            crop: components["schemas"]["Crop"];
+            /** Magnification */
+            magnification: number;
+            /** Lost */
+            lost: number;
+            /** Sentence */
+            sentence: string;
+        };
+        /**
+         * CureView
+         * @description A height that would make an area visible.
+         */
+        CureView: {
+            /** Area */
+            area: string;
+            /** Height */
+            height: string;
+        };
+        /**
+         * DuplicateBand
+         * @description A copy of a band right below it.
+         */
+        DuplicateBand: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "duplicate-band";
+            /** Page */
+            page: string;
+            /** Band */
+            band: string;
+        };
+        /**
+         * DuplicateBlock
+         * @description A copy of a block right below it.
+         */
+        DuplicateBlock: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "duplicate-block";
+            /** Page */
+            page: string;
+            /** Block */
+            block: string;
+        };
+        /**
+         * EditedView
+         * @description Where the site stands after an edit, and what should be chosen then.
+         */
+        EditedView: {
+            state: components["schemas"]["StateView"];
+            /** Chosen */
+            chosen: string | null;
+        };
+        /**
+         * Fit
+         * @description A picture put through a slot: the part of it that is used, whose proportion is the slot's.
+         */
+        Fit: {
+            /** Slot */
+            slot: string;
+            /** Asset */
+            asset: string;
+            /**
+             * @default {
+             *       "x": 0,
+             *       "y": 0,
+             *       "width": 1,
+             *       "height": 1
+             *     }
+             */
+            crop: components["schemas"]["Crop"];
+        };
+        /**
+         * FittedView
+         * @description A fitted file: its kind, quality, SSIM, weight, and whether it fits its budget.
+         */
+        FittedView: {
+            /** Kind */
+            kind: string;
+            /** Quality */
+            quality: number;
+            /** Ssim */
+            ssim: number;
+            /** Bytes */
+            bytes: number;
+            /** Fits */
+            fits: boolean;
+        };
+        /**
+         * FollowAdvice
+         * @description Set a layer as its picture suits the area best.
+         */
+        FollowAdvice: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "follow-advice";
+            /** Page */
+            page: string;
+            /** Area */
+            area: string;
+            /** Layer */
+            layer: string;
         };
         /**
          * FontView
@@ -599,8 +1351,54 @@ export interface components {
             variable: boolean;
         };
         /**
+         * FramingView
+         * @description The framing sheet of a layer. `reach` is the box of focal points that keep all marked parts everywhere.
+         */
+        FramingView: {
+            /** Layer */
+            layer: string;
+            /** Asset */
+            asset: string;
+            /** Screens */
+            screens: components["schemas"]["ScreenWindow"][];
+            /** Detail */
+            detail: number[][];
+            /** Mood */
+            mood: string;
+            /** Focal */
+            focal: [
+                number,
+                number
+            ];
+            /** Others */
+            others: {
+                [key: string]: [
+                    number,
+                    number
+                ];
+            };
+            /** Never */
+            never: {
+                [key: string]: string[];
+            };
+            /** Reach */
+            reach: [
+                number,
+                number,
+                number,
+                number
+            ] | null;
+            /** Advice */
+            advice: string;
+            /** Advised */
+            advised: boolean;
+            seams: components["schemas"]["SeamsView"] | null;
+        };
+        /**
          * Height
          * @description A band's least height; its content and padding may make it higher.
+         *
+         *     `proportion` is width / height; the greater of both holds.
          */
         Height: {
             /**
@@ -608,10 +1406,37 @@ export interface components {
              * @default 0px
              */
             min: string;
+            /** Proportion */
+            proportion?: number | null;
+        };
+        /**
+         * ImageException
+         * @description What of an image layer is otherwise on one screen; None: as everywhere.
+         */
+        ImageException: {
+            /** Size */
+            size?: ("cover" | "contain" | "natural" | "stretch" | "own") | null;
+            /** Width */
+            width?: string | null;
+            /** Height */
+            height?: string | null;
+            /** Focal */
+            focal?: [
+                number,
+                number
+            ] | null;
+            position?: components["schemas"]["Position"] | null;
+            crop?: components["schemas"]["Crop"] | null;
+            /** Visible */
+            visible?: boolean | null;
         };
         /**
          * ImageLayer
-         * @description A picture. `size` as background-size: cover, contain, or natural (auto). `focal` is the spot to keep in sight.
+         * @description A picture.
+         *
+         *     `size` as background-size: cover, contain, natural (auto), stretch (100% 100%), or own with `width` and `height`
+         *     (None: auto). `focal` is the spot to keep in sight; `position`, where given, stands instead of it. `repeat` across
+         *     and down. `attachment` slower moves at `rate` times the page's speed.
          */
         ImageLayer: {
             /** Id */
@@ -640,7 +1465,11 @@ export interface components {
              * @default cover
              * @enum {string}
              */
-            size: "cover" | "contain" | "natural";
+            size: "cover" | "contain" | "natural" | "stretch" | "own";
+            /** Width */
+            width?: string | null;
+            /** Height */
+            height?: string | null;
             /**
              * Focal
              * @default [
@@ -652,6 +1481,101 @@ export interface components {
                 number,
                 number
             ];
+            position?: components["schemas"]["Position"] | null;
+            /**
+             * Repeat
+             * @default [
+             *       "no-repeat",
+             *       "no-repeat"
+             *     ]
+             */
+            repeat: [
+                "no-repeat" | "repeat" | "space" | "round",
+                "no-repeat" | "repeat" | "space" | "round"
+            ];
+            /**
+             * Attachment
+             * @default scroll
+             * @enum {string}
+             */
+            attachment: "scroll" | "fixed" | "slower";
+            /**
+             * Rate
+             * @description of a slower picture, times the page's speed
+             * @default 0.5
+             */
+            rate: number;
+            crop?: components["schemas"]["Crop"] | null;
+            /**
+             * Screens
+             * @default {}
+             */
+            screens: {
+                [key: string]: components["schemas"]["ImageException"];
+            };
+        };
+        /**
+         * JobView
+         * @description Long work: how far it is.
+         */
+        JobView: {
+            /** Id */
+            id: number;
+            /** Kind */
+            kind: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "waiting" | "running" | "stopping" | "stopped" | "done" | "failed";
+            /** Done */
+            done: number;
+            /** Total */
+            total: number;
+            /** Message */
+            message: string;
+            /** Made */
+            made: string;
+        };
+        /**
+         * Join
+         * @description One backdrop that runs behind neighbouring bands, from `first` to `last`.
+         */
+        Join: {
+            /** Id */
+            id: string;
+            /**
+             * Name
+             * @default Join
+             */
+            name: string;
+            /** First */
+            first: string;
+            /** Last */
+            last: string;
+            /**
+             * @default {
+             *       "layers": []
+             *     }
+             */
+            backdrop: components["schemas"]["Backdrop"];
+        };
+        /**
+         * JoinBands
+         * @description Let one backdrop run behind the bands from `first` to `last`: that of the band with the richest one.
+         */
+        JoinBands: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "join";
+            /** Page */
+            page: string;
+            /** First */
+            first: string;
+            /** Last */
+            last: string;
         };
         /**
          * KeptChange
@@ -666,6 +1590,26 @@ export interface components {
             }[];
             /** Label */
             label: string;
+        };
+        /**
+         * LayPicture
+         * @description Show a picture in an area: in `layer`, or in a new layer at `at` (None: right on the base).
+         */
+        LayPicture: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "lay-picture";
+            /** Page */
+            page: string;
+            /** Area */
+            area: string;
+            asset: components["schemas"]["Asset"];
+            /** Layer */
+            layer?: string | null;
+            /** At */
+            at?: number | null;
         };
         /**
          * LetterView
@@ -741,6 +1685,73 @@ export interface components {
             body: string;
         };
         /**
+         * MendView
+         * @description Seams before and after mending.
+         */
+        MendView: {
+            before: components["schemas"]["SeamsView"];
+            after: components["schemas"]["SeamsView"];
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+            /** Bytes */
+            bytes: number;
+        };
+        /**
+         * MenuItem
+         * @description One entry of a menu.
+         */
+        MenuItem: {
+            /** Wording */
+            wording: string;
+            /**
+             * Link
+             * @default #
+             */
+            link: string;
+        };
+        /**
+         * MoveBand
+         * @description Move a band up or down by one.
+         */
+        MoveBand: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "move-band";
+            /** Page */
+            page: string;
+            /** Band */
+            band: string;
+            /**
+             * By
+             * @enum {integer}
+             */
+            by: -1 | 1;
+        };
+        /**
+         * MoveBlock
+         * @description Move a block up or down by one in its column, or into the column beside at its ends.
+         */
+        MoveBlock: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "move-block";
+            /** Page */
+            page: string;
+            /** Block */
+            block: string;
+            /**
+             * By
+             * @enum {integer}
+             */
+            by: -1 | 1;
+        };
+        /**
          * OverlayView
          * @description The least opacity of an overlay; `opacity` is null where none suffices.
          */
@@ -780,7 +1791,7 @@ export interface components {
         };
         /**
          * Page
-         * @description A page: its own base colour, then bands from top to bottom.
+         * @description A page: its own backdrop, then bands from top to bottom. `width` limits the bands; None: the screen's.
          */
         Page: {
             /** Id */
@@ -789,6 +1800,8 @@ export interface components {
             slug: string;
             /** Title */
             title: string;
+            /** Width */
+            width?: string | null;
             /**
              * @default {
              *       "base": "#ffffff",
@@ -801,6 +1814,37 @@ export interface components {
              * @default []
              */
             bands: components["schemas"]["Band"][];
+            /**
+             * Joins
+             * @default []
+             */
+            joins: components["schemas"]["Join"][];
+        };
+        /**
+         * Part
+         * @description A part of a picture that should be kept in sight.
+         */
+        Part: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            box: components["schemas"]["Crop"];
+        };
+        /**
+         * PartBands
+         * @description Take a join apart; its backdrop goes to the band that was tallest in it, the last one.
+         */
+        PartBands: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "part";
+            /** Page */
+            page: string;
+            /** Join */
+            join: string;
         };
         /**
          * Picked
@@ -808,6 +1852,77 @@ export interface components {
          */
         Picked: {
             asset: components["schemas"]["Asset"];
+        };
+        /**
+         * PictureView
+         * @description A picture on the shelf.
+         */
+        PictureView: {
+            /** Asset */
+            asset: string;
+            /** Name */
+            name: string;
+            /** Hash */
+            hash: string;
+            /** Type */
+            type: string;
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+            /** Bytes */
+            bytes: number;
+            /**
+             * Orientation
+             * @enum {string}
+             */
+            orientation: "landscape" | "portrait" | "square";
+            /** Colours */
+            colours: components["schemas"]["ColourShare"][];
+            /**
+             * Mood
+             * @enum {string}
+             */
+            mood: "calm" | "mixed" | "busy";
+            /** Lightness */
+            lightness: number;
+            /** Seamless */
+            seamless: boolean;
+            seams: components["schemas"]["SeamsView"] | null;
+            /** Uses */
+            uses: components["schemas"]["UseView"][];
+            /** Note */
+            note: string;
+            /** Credit */
+            credit: string;
+        };
+        /**
+         * Position
+         * @description A place by offsets from edges, as background-position with four values (CSS Backgrounds 3, section 3.6).
+         */
+        Position: {
+            /**
+             * Side
+             * @default left
+             * @enum {string}
+             */
+            side: "left" | "right";
+            /**
+             * Across
+             * @default 50%
+             */
+            across: string;
+            /**
+             * End
+             * @default top
+             * @enum {string}
+             */
+            end: "top" | "bottom";
+            /**
+             * Down
+             * @default 50%
+             */
+            down: string;
         };
         /**
          * ProblemView
@@ -867,6 +1982,77 @@ export interface components {
             readings: components["schemas"]["ReadingView"][];
         };
         /**
+         * RemoveBand
+         * @description Take a band away, with all that is in it.
+         */
+        RemoveBand: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "remove-band";
+            /** Page */
+            page: string;
+            /** Band */
+            band: string;
+        };
+        /**
+         * RemoveBlock
+         * @description Take a block away.
+         */
+        RemoveBlock: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "remove-block";
+            /** Page */
+            page: string;
+            /** Block */
+            block: string;
+        };
+        /**
+         * RemovePicture
+         * @description Take a picture off the shelf; refused while it is used.
+         */
+        RemovePicture: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "remove-picture";
+            /** Asset */
+            asset: string;
+        };
+        /**
+         * RemoveScreen
+         * @description Take a screen away; its range goes to its neighbour, and what was set for it alone goes with it.
+         */
+        RemoveScreen: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "remove-screen";
+            /** Screen */
+            screen: string;
+        };
+        /**
+         * ReplacePicture
+         * @description One picture in another's place, everywhere at once.
+         */
+        ReplacePicture: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "replace-picture";
+            /** Old */
+            old: string;
+            /** New */
+            new: string;
+        };
+        /**
          * Requirement
          * @description The level a site has to meet.
          * @enum {string}
@@ -883,8 +2069,25 @@ export interface components {
             left_out: string[];
         };
         /**
+         * SameEverywhere
+         * @description Put exceptions back. `item` is a layer, band or block; `field` one setting of it, or None for all.
+         */
+        SameEverywhere: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "same-everywhere";
+            /** Page */
+            page: string;
+            /** Item */
+            item: string;
+            /** Field */
+            field?: string | null;
+        };
+        /**
          * Screen
-         * @description A named viewport in CSS px, standing for the viewport widths `from` to `to`.
+         * @description A named viewport in CSS px, standing for the viewport widths `least` to `most`.
          */
         Screen: {
             /** Id */
@@ -905,6 +2108,94 @@ export interface components {
              * @description the widest viewport it stands for, CSS px
              */
             most: number;
+        };
+        /**
+         * ScreenAreas
+         * @description All areas of a page on a screen.
+         */
+        ScreenAreas: {
+            /** Screen */
+            screen: string;
+            /** Name */
+            name: string;
+            /** Height */
+            height: number;
+            /** Areas */
+            areas: components["schemas"]["AreaView"][];
+        };
+        /**
+         * ScreenWindow
+         * @description What a screen shows of a picture: the window in fractions, loss and bareness 0..1, magnification at 1x and 2x.
+         */
+        ScreenWindow: {
+            /** Screen */
+            screen: string;
+            /** Name */
+            name: string;
+            /** Window */
+            window: [
+                number,
+                number,
+                number,
+                number
+            ];
+            /** Lost */
+            lost: number;
+            /** Bare */
+            bare: number;
+            /** Once */
+            once: number;
+            /** Twice */
+            twice: number;
+            /** Sharpness */
+            sharpness: [
+                string,
+                string
+            ];
+            /** Lost Parts */
+            lost_parts: string[];
+            /** Tiles */
+            tiles: [
+                number,
+                number
+            ];
+            /** Differs */
+            differs: boolean;
+        };
+        /**
+         * SeamView
+         * @description One pair of edges.
+         */
+        SeamView: {
+            /** Figure */
+            figure: number;
+            /** Shows */
+            shows: boolean;
+        };
+        /**
+         * SeamsView
+         * @description Both pairs.
+         */
+        SeamsView: {
+            across: components["schemas"]["SeamView"];
+            down: components["schemas"]["SeamView"];
+        };
+        /**
+         * SetColumns
+         * @description Give a band one to four columns. Blocks of columns that go move into the last that stays.
+         */
+        SetColumns: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "set-columns";
+            /** Page */
+            page: string;
+            /** Band */
+            band: string;
+            /** Count */
+            count: number;
         };
         /**
          * Site
@@ -944,8 +2235,66 @@ export interface components {
              * @default []
              */
             assets: components["schemas"]["Asset"][];
+            /**
+             * Slots
+             * @default []
+             */
+            slots: components["schemas"]["Slot"][];
+            /**
+             * Fits
+             * @default []
+             */
+            fits: components["schemas"]["Fit"][];
+            /**
+             * @default {
+             *       "phone": 180,
+             *       "desktop": 350
+             *     }
+             */
+            budget: components["schemas"]["Budget"];
             /** Pages */
             pages: components["schemas"]["Page"][];
+        };
+        /**
+         * Slot
+         * @description A place that takes pictures of one exact size, in picture px.
+         */
+        Slot: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+        };
+        /**
+         * SlotRow
+         * @description A picture in a slot, cut for it or as it would be.
+         */
+        SlotRow: {
+            /** Asset */
+            asset: string;
+            /** Cut */
+            cut: boolean;
+            crop: components["schemas"]["Crop"];
+            /** Magnification */
+            magnification: number;
+            /** Lost */
+            lost: number;
+            /** Sentence */
+            sentence: string;
+        };
+        /**
+         * SlotView
+         * @description A slot with all pictures.
+         */
+        SlotView: {
+            /** Slot */
+            slot: string;
+            /** Rows */
+            rows: components["schemas"]["SlotRow"][];
         };
         /**
          * StateView
@@ -961,6 +2310,103 @@ export interface components {
             redo: string | null;
             /** Kept */
             kept: string;
+        };
+        /**
+         * StockView
+         * @description A picture on offer at the stock stand-in.
+         */
+        StockView: {
+            /** Id */
+            id: string;
+            /** Title */
+            title: string;
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+            /**
+             * Orientation
+             * @enum {string}
+             */
+            orientation: "landscape" | "portrait" | "square";
+            /** Colours */
+            colours: string[];
+            /** Colour Names */
+            colour_names: string[];
+            /** Mood */
+            mood: string;
+            /** Credit */
+            credit: string;
+        };
+        /**
+         * TileScreen
+         * @description Tiles across and down on a screen, and whether the repeat can be noticed.
+         */
+        TileScreen: {
+            /** Screen */
+            screen: string;
+            /** Tiles */
+            tiles: [
+                number,
+                number
+            ];
+            /** Noticeable */
+            noticeable: boolean;
+        };
+        /**
+         * TileView
+         * @description Seams of a tile, and how its repeat comes out on each screen where a layer shows it.
+         */
+        TileView: {
+            /** Asset */
+            asset: string;
+            seams: components["schemas"]["SeamsView"];
+            /** Seamless */
+            seamless: boolean;
+            /** Screens */
+            screens: components["schemas"]["TileScreen"][];
+        };
+        /**
+         * UseView
+         * @description A place that shows a picture.
+         */
+        UseView: {
+            /** Page */
+            page: string;
+            /** Area */
+            area: string;
+            /** Item */
+            item: string;
+            /** Words */
+            words: string;
+        };
+        /**
+         * WeightRow
+         * @description A rendition visitors get, the budget it has, and its files as far as they were made.
+         */
+        WeightRow: {
+            /** Asset */
+            asset: string;
+            /** Name */
+            name: string;
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+            /** Budget */
+            budget: number;
+            /** Files */
+            files: components["schemas"]["FittedView"][];
+        };
+        /**
+         * WeightsView
+         * @description All renditions of the site, and how many files are still to be made.
+         */
+        WeightsView: {
+            /** Rows */
+            rows: components["schemas"]["WeightRow"][];
+            /** Missing */
+            missing: number;
         };
     };
     responses: never;
@@ -1331,7 +2777,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["AskedBand"];
+                "application/json": components["schemas"]["AskedArea"];
             };
         };
         responses: {
@@ -1428,7 +2874,7 @@ export interface operations {
         parameters: {
             query: {
                 page: string;
-                band: string;
+                area: string;
                 selector?: string;
             };
             header?: never;
@@ -1504,6 +2950,696 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    edit_api_edit_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedEdit"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EditedView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    areas_api_areas_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Asked"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScreenAreas"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    frames_api_framing_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedLayer"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FramingView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    tile_api_tile_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedTile"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TileView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    shelf_api_shelf_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureView"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    stock_api_stock_get: {
+        parameters: {
+            query?: {
+                word?: string;
+                colour?: string;
+                shape?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockView"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    take_stock_api_stock__name__post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picked"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    mend_facts_api_mend_facts_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedMend"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MendView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    mend_api_mend_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedMend"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picked"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    slot_api_slot_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedSlot"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SlotView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    crop_api_crop_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedCrop"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CropFacts"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    slot_file_api_slot_file_get: {
+        parameters: {
+            query: {
+                slot: string;
+                asset: string;
+                kind?: "jpeg" | "png";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    weight_api_weights_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeightsView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    work_api_work_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    ask_api_work_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedWork"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    stop_api_work__job__stop_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,0 +1,143 @@
+"""Routes about pictures: edits, the shelf, framing, tiles, slots, stock, weights and long work."""
+
+from dataclasses import asdict
+from typing import Annotated, Any, Literal
+
+from fastapi import APIRouter, Query
+from fastapi.responses import Response
+
+from ..core.errors import NotFoundError
+from ..service.areas import area_views
+from ..service.cuts import add_mended, cut_for_slot, mended
+from ..service.framing import framing, shown_on_screens, tile_facts
+from ..service.shelf import crop_facts, shelf_view, slot_view
+from ..service.stock import search_stock, stock_thumb
+from ..service.studio import Studio
+from ..service.weights import weights
+from . import models as m
+from . import picture_models as p
+from .answers import FOREVER, download, problem_of
+
+
+def _asset(studio: Studio, asset_id: str) -> Any:
+    found = next((a for a in studio.site().assets if a.id == asset_id), None)
+    if found is None:
+        raise NotFoundError(f"There is no picture {asset_id!r} on the shelf.")
+    return found
+
+
+def area_routes(studio: Studio) -> APIRouter:
+    """Edits, areas and framing."""
+    api = APIRouter(prefix="/api", responses={**problem_of(409), **problem_of(422), **problem_of(404)})
+
+    @api.post("/edit", response_model=p.EditedView)
+    def edit(body: p.AskedEdit) -> Any:
+        state, chosen = studio.edit(body.revision, body.edit)
+        return {"state": asdict(state), "chosen": chosen}
+
+    @api.post("/areas", response_model=list[p.ScreenAreas])
+    def areas(body: m.Asked) -> Any:
+        site = studio.site(body.patch, body.revision)
+        return area_views(site, studio.page(site, body.page), studio.fonts)
+
+    @api.post("/framing", response_model=p.FramingView)
+    def frames(body: m.AskedLayer) -> Any:
+        site = studio.site(body.patch, body.revision)
+        page = studio.page(site, body.page)
+        return framing(site, page, body.area, body.layer, studio.looks, studio.fonts, studio.pictures.original)
+
+    @api.post("/tile", response_model=p.TileView)
+    def tile(body: p.AskedTile) -> Any:
+        site = studio.site(body.patch, body.revision)
+        page = studio.page(site, body.page)
+        shown = shown_on_screens(site, page, body.area, body.layer, studio.fonts)
+        layer = next((x for a in page.areas() for x in a.backdrop.layers if x.id == body.layer), None)
+        asset = site.asset(getattr(layer, "asset", ""))
+        return tile_facts(asset, studio.pictures.original(asset.hash), shown)
+
+    return api
+
+
+def shelf_routes(studio: Studio) -> APIRouter:
+    """The shelf, stock, mending and slots."""
+    api = APIRouter(prefix="/api", responses={**problem_of(422), **problem_of(404)})
+
+    @api.get("/shelf", response_model=list[p.PictureView])
+    def shelf() -> Any:
+        return shelf_view(studio.site(), studio.looks)
+
+    @api.get("/stock", response_model=list[p.StockView])
+    def stock(word: str = "", colour: str = "", shape: str = "") -> Any:
+        return search_stock(word, colour, shape)
+
+    @api.post("/stock/{name}", response_model=m.Picked)
+    def take_stock(name: str) -> Any:
+        return {"asset": studio.add_stock(name)}
+
+    @api.get("/stock/{name}/small", response_class=Response, include_in_schema=False)
+    def small(name: str) -> Response:
+        return Response(stock_thumb(name), media_type="image/webp", headers=FOREVER)
+
+    @api.post("/mend/facts", response_model=p.MendView)
+    def mend_facts(body: p.AskedMend) -> Any:
+        asset = _asset(studio, body.asset)
+        data, before, after = mended(studio, asset, body.way)
+        twice = 2 if body.way == "mirror" else 1
+        width = asset.width * (twice if before.across.shows else 1)
+        height = asset.height * (twice if before.down.shows else 1)
+        found = {"before": asdict(before), "after": asdict(after), "bytes": len(data)}
+        return {**found, "width": width, "height": height}
+
+    @api.post("/mend", response_model=m.Picked)
+    def mend(body: p.AskedMend) -> Any:
+        return {"asset": add_mended(studio, _asset(studio, body.asset), body.way)}
+
+    @api.get("/mended/{asset}/{way}.png", response_class=Response, include_in_schema=False)
+    def mended_picture(asset: str, way: Literal["cross-fade", "mirror"]) -> Response:
+        data, _, _ = mended(studio, _asset(studio, asset), way)
+        return Response(data, media_type="image/png")
+
+    @api.post("/slot", response_model=p.SlotView)
+    def slot(body: p.AskedSlot) -> Any:
+        site = studio.site(body.patch, body.revision)
+        if all(s.id != body.slot for s in site.slots):
+            raise NotFoundError(f"There is no slot {body.slot!r} in this site.")
+        return slot_view(site, body.slot)
+
+    @api.post("/crop", response_model=p.CropFacts)
+    def crop(body: p.AskedCrop) -> Any:
+        site = studio.site(body.patch, body.revision)
+        if all(s.id != body.slot for s in site.slots) or all(a.id != body.asset for a in site.assets):
+            raise NotFoundError("There is no such slot or picture.")
+        return crop_facts(site, body.slot, body.asset, body.crop)
+
+    @api.get("/slot-file", response_class=Response)
+    def slot_file(slot: str, asset: str, kind: Annotated[Literal["jpeg", "png"], Query()] = "jpeg") -> Response:
+        site = studio.site()
+        data, name = cut_for_slot(studio, site, slot, asset, kind)
+        return download(data, name, f"image/{kind}")
+
+    return api
+
+
+def work_routes(studio: Studio) -> APIRouter:
+    """Weights and long work."""
+    api = APIRouter(prefix="/api", responses={**problem_of(422), **problem_of(404)})
+
+    @api.get("/weights", response_model=p.WeightsView)
+    def weight() -> Any:
+        return weights(studio.site(), studio.fonts, studio.fitting, studio.fitted)
+
+    @api.get("/work", response_model=list[p.JobView])
+    def work() -> Any:
+        return [asdict(job) for job in studio.jobs.list()]
+
+    @api.post("/work", response_model=p.JobView)
+    def ask(body: p.AskedWork) -> Any:
+        return asdict(studio.ask_work(body.kind))
+
+    @api.post("/work/{job}/stop", response_model=p.JobView)
+    def stop(job: int) -> Any:
+        return asdict(studio.jobs.stop(job))
+
+    return api

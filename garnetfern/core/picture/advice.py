@@ -1,0 +1,77 @@
+"""How a picture is best laid into an area, with the reason."""
+
+from dataclasses import dataclass, field
+from typing import Any
+
+import numpy as np
+from PIL import Image
+
+from ..colour.notation import Rgba
+from .tiles import Seams
+
+SMALL_TILE = 640
+"""A picture whose longer side is at most this many px may be meant as a tile."""
+THIN = 48
+LONG = 6
+
+
+@dataclass(frozen=True)
+class Advice:
+    """Settings of the image layer, a base colour where one is proposed, and why, in one sentence."""
+
+    settings: dict[str, Any]
+    reason: str
+    base: str | None = None
+    fields: tuple[str, ...] = field(default=())
+
+
+def _edge(image: Image.Image, vertical: bool) -> str:
+    """The mean colour of the last rows (or columns) of a strip: what it fades into."""
+    pixels = np.asarray(image.convert("RGB"))
+    part = pixels[-3:] if vertical else pixels[:, -3:]
+    red, green, blue = (round(float(v)) for v in part.reshape(-1, 3).mean(axis=0))
+    return Rgba(red, green, blue).hex
+
+
+def _plain(**settings: Any) -> dict[str, Any]:
+    start = {"size": "cover", "width": None, "height": None, "repeat": ["no-repeat", "no-repeat"], "position": None}
+    return {**start, **settings}
+
+
+def advise(image: Image.Image, seams: Seams, area: tuple[float, float]) -> Advice:
+    """What suits this picture in an area of this size (px of the widest screen)."""
+    width, height = image.size
+    corner = {"side": "left", "across": "0px", "end": "top", "down": "0px"}
+    if width <= THIN and height >= LONG * width:
+        base = _edge(image, True)
+        settings = _plain(size="natural", repeat=["repeat", "no-repeat"], position=corner)
+        reason = (
+            f"A strip of {width} x {height}: repeated sideways it fades into {base}, which is the base colour then."
+        )
+        return Advice(settings, reason, base)
+    if height <= THIN and width >= LONG * height:
+        base = _edge(image, False)
+        settings = _plain(size="natural", repeat=["no-repeat", "repeat"], position=corner)
+        reason = (
+            f"A strip of {width} x {height}: repeated downwards it fades into {base}, which is the base colour then."
+        )
+        return Advice(settings, reason, base)
+    if max(width, height) <= SMALL_TILE:
+        if seams.seamless:
+            settings = _plain(size="natural", repeat=["repeat", "repeat"], position=corner)
+            return Advice(settings, f"Small ({width} x {height}) and seamless: tile it.")
+        times = max(area[0] / width, area[1] / height)
+        if times > 1.5:
+            settings = _plain(size="natural", focal=[0.5, 0.5])
+            reason = (
+                f"Small ({width} x {height}) and not seamless: filling this area would magnify it {times:.1f} times, "
+                "tiling it would show its edges. Its natural size keeps it sharp; mend its seams to tile it."
+            )
+            return Advice(settings, reason)
+    times = max(area[0] / width, area[1] / height)
+    soft = (
+        f" It is magnified {times:.1f} times there and looks soft; a larger picture would be better."
+        if times > 1
+        else ""
+    )
+    return Advice(_plain(size="cover"), f"A picture of {width} x {height}: let it fill the area.{soft}")

@@ -1,0 +1,68 @@
+"""One way in for all edits."""
+
+from collections.abc import Callable
+from typing import Annotated, Any
+
+from pydantic import Field
+
+from ...core.document import Site
+from . import bands as b
+from . import blocks as k
+from . import joins as j
+from . import pictures as p
+from . import screens as s
+from .common import Edited
+
+Edit = Annotated[
+    b.AddBand
+    | b.RemoveBand
+    | b.MoveBand
+    | b.DuplicateBand
+    | b.SetColumns
+    | k.AddBlock
+    | k.RemoveBlock
+    | k.MoveBlock
+    | k.DuplicateBlock
+    | j.JoinBands
+    | j.PartBands
+    | s.AddScreen
+    | s.RemoveScreen
+    | s.SameEverywhere
+    | p.LayPicture
+    | p.ReplacePicture
+    | p.RemovePicture
+    | p.FollowAdvice
+    | p.BestFocal,
+    Field(discriminator="kind"),
+]
+
+PLAIN: dict[type, Callable[[Site, Any], Edited]] = {
+    b.AddBand: b.add_band,
+    b.RemoveBand: b.remove_band,
+    b.MoveBand: b.move_band,
+    b.DuplicateBand: b.duplicate_band,
+    b.SetColumns: b.set_columns,
+    k.AddBlock: k.add_block,
+    k.RemoveBlock: k.remove_block,
+    k.MoveBlock: k.move_block,
+    k.DuplicateBlock: k.duplicate_block,
+    j.JoinBands: j.join_bands,
+    j.PartBands: j.part_bands,
+    s.AddScreen: s.add_screen,
+    s.RemoveScreen: s.remove_screen,
+    s.SameEverywhere: s.same_everywhere,
+    p.ReplacePicture: p.replace_picture,
+    p.RemovePicture: p.remove_picture,
+}
+
+
+def apply_edit(site: Site, edit: Any, looks: Any, fonts: Any, originals: Callable[[str], bytes]) -> Edited:
+    """The site after an edit. Raises GarnetfernError with the reason where it cannot be; then nothing is changed."""
+    plain = PLAIN.get(type(edit))
+    if plain is not None:
+        return plain(site, edit)
+    if isinstance(edit, p.LayPicture):
+        return p.lay_picture(site, edit, looks, fonts)
+    if isinstance(edit, p.FollowAdvice):
+        return p.follow_advice(site, edit, looks, fonts, originals)
+    return p.best_focal(site, edit, looks, fonts)

@@ -1,0 +1,171 @@
+"""Bands and columns: added, removed, moved, duplicated."""
+
+from typing import Literal
+
+from pydantic import Field
+
+from ...core.document import Backdrop, Band, Block, Column, Height, Lettering, Padding, Page, Site
+from ...core.errors import GarnetfernError
+from .common import Asked, Edited, Ids, band_of, by_light, copied_backdrop, copied_column, page_of, with_band, with_page
+
+
+class KeepsJoinError(GarnetfernError):
+    """The change would tear a join apart."""
+
+    kind = "join"
+
+
+class AddBand(Asked):
+    """A new band below `after` (None: at the top), with one to four columns."""
+
+    kind: Literal["add-band"] = "add-band"
+    page: str
+    after: str | None = None
+    columns: int = Field(1, ge=1, le=4)
+
+
+class RemoveBand(Asked):
+    """Take a band away, with all that is in it."""
+
+    kind: Literal["remove-band"] = "remove-band"
+    page: str
+    band: str
+
+
+class MoveBand(Asked):
+    """Move a band up or down by one."""
+
+    kind: Literal["move-band"] = "move-band"
+    page: str
+    band: str
+    by: Literal[-1, 1]
+
+
+class DuplicateBand(Asked):
+    """A copy of a band right below it."""
+
+    kind: Literal["duplicate-band"] = "duplicate-band"
+    page: str
+    band: str
+
+
+class SetColumns(Asked):
+    """Give a band one to four columns. Blocks of columns that go move into the last that stays."""
+
+    kind: Literal["set-columns"] = "set-columns"
+    page: str
+    band: str
+    count: int = Field(ge=1, le=4)
+
+
+def _new_column(site: Site, page: Page, ids: Ids, n: int, sample: bool) -> Column:
+    dark = by_light(site)[0]
+    font = next((b.lettering.font for b in page.blocks() if b.kind == "text"), "Hanken Grotesk")
+    heads = next((b.lettering.font for b in page.blocks() if b.kind == "heading"), font)
+    blocks: tuple[Block, ...] = ()
+    if sample:
+        heading = Lettering(font=heads, size="28px", line=1.2, colour=dark)
+        text = Lettering(font=font, size="17px", colour=dark)
+        blocks = (
+            Block(id=ids.free("heading"), kind="heading", level=2, wording="A heading", lettering=heading),
+            Block(id=ids.free("text"), kind="text", wording="A few words.", lettering=text),
+        )
+    return Column(id=ids.free("column"), name=f"Column {n + 1}", blocks=blocks)
+
+
+def add_band(site: Site, asked: AddBand) -> Edited:
+    """A band on the site's lightest colour, its words in the darkest."""
+    page = page_of(site, asked.page)
+    at = 0 if asked.after is None else band_of(page, asked.after)[0] + 1
+    ids = Ids(page)
+    names = {b.name for b in page.bands}
+    name = next(n for n in (f"Band {k}" for k in range(1, 99)) if n not in names)
+    base = by_light(site)[-1]
+    band = Band(
+        id=ids.free("band"),
+        name=name,
+        height=Height(min="0px"),
+        padding=Padding(block="44px", inline="6vw"),
+        backdrop=Backdrop(base=base),
+        columns=tuple(_new_column(site, page, ids, n, True) for n in range(asked.columns)),
+    )
+    bands = (*page.bands[:at], band, *page.bands[at:])
+    return Edited(with_page(site, page.model_copy(update={"bands": bands})), f"Add {name}", band.id)
+
+
+def _joined(page: Page, band_id: str) -> bool:
+    order = [b.id for b in page.bands]
+    at = order.index(band_id)
+    return any(order.index(j.first) <= at <= order.index(j.last) for j in page.joins)
+
+
+def remove_band(site: Site, asked: RemoveBand) -> Edited:
+    """A join that ran to this band runs to its neighbour; one that ran behind two bands goes, its backdrop stays."""
+    page = page_of(site, asked.page)
+    at, band = band_of(page, asked.band)
+    order = [b.id for b in page.bands]
+    bands = tuple(b for b in page.bands if b.id != band.id)
+    joins = []
+    for join in page.joins:
+        first, last = order.index(join.first), order.index(join.last)
+        if not first <= at <= last:
+            joins.append(join)
+            continue
+        inner = [i for i in order[first : last + 1] if i != band.id]
+        if len(inner) >= 2:
+            joins.append(join.model_copy(update={"first": inner[0], "last": inner[-1]}))
+        else:
+            bands = tuple(b.model_copy(update={"backdrop": join.backdrop}) if b.id == inner[0] else b for b in bands)
+    left = bands[min(at, len(bands) - 1)].id if bands else None
+    changed = page.model_copy(update={"bands": bands, "joins": tuple(joins)})
+    return Edited(with_page(site, changed), f"Remove {band.name}", left)
+
+
+def move_band(site: Site, asked: MoveBand) -> Edited:
+    """Refused where it would pull a band out of a join."""
+    page = page_of(site, asked.page)
+    at, band = band_of(page, asked.band)
+    to = at + asked.by
+    if not 0 <= to < len(page.bands):
+        raise KeepsJoinError(f"{band.name} is already {'at the top' if asked.by < 0 else 'at the foot'}.")
+    if _joined(page, band.id) or _joined(page, page.bands[to].id):
+        raise KeepsJoinError(f"{band.name} or its neighbour lies in a join. Part the join first; nothing was moved.")
+    bands = [b for b in page.bands if b.id != band.id]
+    bands.insert(to, band)
+    return Edited(with_page(site, page.model_copy(update={"bands": tuple(bands)})), f"Move {band.name}", band.id)
+
+
+def duplicate_band(site: Site, asked: DuplicateBand) -> Edited:
+    """The copy stands outside any join."""
+    page = page_of(site, asked.page)
+    at, band = band_of(page, asked.band)
+    order = [b.id for b in page.bands]
+    ends = [order.index(j.last) for j in page.joins if order.index(j.first) <= at <= order.index(j.last)]
+    at = max([at, *ends])
+    ids = Ids(page)
+    update = {
+        "id": ids.free(band.id),
+        "name": f"{band.name[:110]} copy",
+        "columns": tuple(copied_column(c, ids) for c in band.columns),
+        "backdrop": copied_backdrop(band.backdrop, ids),
+    }
+    copy = band.model_copy(update=update)
+    bands = (*page.bands[: at + 1], copy, *page.bands[at + 1 :])
+    return Edited(with_page(site, page.model_copy(update={"bands": bands})), f"Duplicate {band.name}", copy.id)
+
+
+def set_columns(site: Site, asked: SetColumns) -> Edited:
+    """New columns are empty but for a heading and a line; nothing written is lost."""
+    page = page_of(site, asked.page)
+    _, band = band_of(page, asked.band)
+    columns = list(band.columns)
+    ids = Ids(page)
+    while len(columns) < asked.count:
+        columns.append(_new_column(site, page, ids, len(columns), True))
+    if len(columns) > asked.count:
+        rest = [b for c in columns[asked.count :] for b in c.blocks]
+        columns = columns[: asked.count]
+        columns[-1] = columns[-1].model_copy(update={"blocks": (*columns[-1].blocks, *rest)})
+    changed = band.model_copy(update={"columns": tuple(columns)})
+    words = "one column" if asked.count == 1 else f"{asked.count} columns"
+    return Edited(with_page(site, with_band(page, changed)), f"{band.name}: {words}", band.id)

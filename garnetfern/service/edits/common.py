@@ -1,0 +1,132 @@
+"""What all edits share: their base, finding things, ids that are free, and putting a changed page back."""
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from typing import Any
+
+from pydantic import BaseModel, ConfigDict
+
+from ...core.colour.notation import parse_colour
+from ...core.colour.spaces import luminance
+from ...core.document import Band, Block, Column, Page, Site
+from ...core.errors import NotFoundError
+
+RESERVED = frozenset({"base", "words"})
+
+
+class Asked(BaseModel):
+    """Base of what is asked for; unknown fields are refused."""
+
+    model_config = ConfigDict(extra="forbid", frozen=True)
+
+
+@dataclass(frozen=True)
+class Edited:
+    """The changed site, what to call the step, and the id of what should be chosen now."""
+
+    site: Site
+    label: str
+    chosen: str | None = None
+
+
+def page_of(site: Site, page_id: str) -> Page:
+    """The page of this id. Raises NotFoundError."""
+    page = site.page(page_id)
+    if page is None:
+        raise NotFoundError(f"There is no page {page_id!r} in this site.")
+    return page
+
+
+def band_of(page: Page, band_id: str) -> tuple[int, Band]:
+    """A band and its number. Raises NotFoundError."""
+    for n, band in enumerate(page.bands):
+        if band.id == band_id:
+            return n, band
+    raise NotFoundError(f"There is no band {band_id!r} on this page.")
+
+
+def column_of(page: Page, column_id: str) -> tuple[Band, Column]:
+    """A column and its band. Raises NotFoundError."""
+    for band in page.bands:
+        for column in band.columns:
+            if column.id == column_id:
+                return band, column
+    raise NotFoundError(f"There is no column {column_id!r} on this page.")
+
+
+def block_of(page: Page, block_id: str) -> tuple[Column, int, Block]:
+    """A block, its column and its place there. Raises NotFoundError."""
+    for band in page.bands:
+        for column in band.columns:
+            for n, block in enumerate(column.blocks):
+                if block.id == block_id:
+                    return column, n, block
+    raise NotFoundError(f"There is no block {block_id!r} on this page.")
+
+
+def with_page(site: Site, page: Page) -> Site:
+    """The site with a page changed."""
+    return site.model_copy(update={"pages": tuple(page if p.id == page.id else p for p in site.pages)})
+
+
+def with_band(page: Page, band: Band) -> Page:
+    """The page with a band changed."""
+    return page.model_copy(update={"bands": tuple(band if b.id == band.id else b for b in page.bands)})
+
+
+def with_column(page: Page, column: Column) -> Page:
+    """The page with a column changed."""
+    band, _ = column_of(page, column.id)
+    columns = tuple(column if c.id == column.id else c for c in band.columns)
+    return with_band(page, band.model_copy(update={"columns": columns}))
+
+
+def ids_of(page: Page) -> set[str]:
+    """Every id on a page."""
+    found = set(RESERVED)
+    for area in page.areas():
+        found.add(area.id)
+        found |= {layer.id for layer in area.backdrop.layers}
+    return found | {block.id for block in page.blocks()}
+
+
+class Ids:
+    """Gives ids that nothing on the page has."""
+
+    def __init__(self, page: Page) -> None:
+        self._taken = ids_of(page)
+
+    def free(self, stem: str) -> str:
+        """The stem itself, or with a number behind it."""
+        name, number = stem[:34], 2
+        while name in self._taken:
+            name, number = f"{stem[:34]}-{number}", number + 1
+        self._taken.add(name)
+        return name
+
+
+def copied_backdrop(backdrop: Any, ids: Ids) -> Any:
+    """A backdrop whose layers have ids of their own."""
+    layers = tuple(x.model_copy(update={"id": ids.free(x.id)}) for x in backdrop.layers)
+    return backdrop.model_copy(update={"layers": layers})
+
+
+def copied_column(column: Column, ids: Ids) -> Column:
+    """A column whose parts have ids of their own."""
+    blocks = tuple(b.model_copy(update={"id": ids.free(b.id)}) for b in column.blocks)
+    backdrop = copied_backdrop(column.backdrop, ids)
+    return column.model_copy(update={"id": ids.free(column.id), "blocks": blocks, "backdrop": backdrop})
+
+
+def by_light(site: Site) -> list[str]:
+    """The site's opaque colours from dark to light; black and white where it has none."""
+    colours = [c for c in site.palette if parse_colour(c).alpha >= 1] or ["#1c1c1c", "#ffffff"]
+    light: Callable[[str], float] = lambda c: float(luminance_of(c))  # noqa: E731
+    return sorted(colours, key=light)
+
+
+def luminance_of(colour: str) -> float:
+    """Relative luminance of a colour, its alpha left out."""
+    import numpy as np
+
+    return float(luminance(np.array(parse_colour(colour).rgb, dtype=np.float32)))

@@ -1,0 +1,140 @@
+"""Pictures put into areas, everywhere, and away; focal points and advice that the core has computed."""
+
+from typing import Any, Literal
+
+from ...core.document import Asset, ImageException, ImageLayer, Page, Site, with_backdrop
+from ...core.errors import NotFoundError
+from ..framing import advice_for, focal_for
+from ..looks import Looks
+from ..uses import replaced_everywhere, without_asset
+from .common import Asked, Edited, Ids, page_of, with_page
+
+
+class LayPicture(Asked):
+    """Show a picture in an area: in `layer`, or in a new layer at `at` (None: right on the base)."""
+
+    kind: Literal["lay-picture"] = "lay-picture"
+    page: str
+    area: str
+    asset: Asset
+    layer: str | None = None
+    at: int | None = None
+
+
+class ReplacePicture(Asked):
+    """One picture in another's place, everywhere at once."""
+
+    kind: Literal["replace-picture"] = "replace-picture"
+    old: str
+    new: str
+
+
+class RemovePicture(Asked):
+    """Take a picture off the shelf; refused while it is used."""
+
+    kind: Literal["remove-picture"] = "remove-picture"
+    asset: str
+
+
+class FollowAdvice(Asked):
+    """Set a layer as its picture suits the area best."""
+
+    kind: Literal["follow-advice"] = "follow-advice"
+    page: str
+    area: str
+    layer: str
+
+
+class BestFocal(Asked):
+    """Set the computed focal point, and exceptions only for screens that need one."""
+
+    kind: Literal["best-focal"] = "best-focal"
+    page: str
+    area: str
+    layer: str
+
+
+def _layer(page: Page, area_id: str, layer_id: str) -> tuple[Any, ImageLayer]:
+    area = page.area(area_id)
+    if area is None:
+        raise NotFoundError(f"There is no area {area_id!r} on this page.")
+    layer = next((x for x in area.backdrop.layers if x.id == layer_id), None)
+    if not isinstance(layer, ImageLayer):
+        raise NotFoundError(f"There is no picture layer {layer_id!r} in this area.")
+    return area, layer
+
+
+def _with_layer(page: Page, area: Any, layer: ImageLayer) -> Page:
+    layers = tuple(layer if x.id == layer.id else x for x in area.backdrop.layers)
+    return with_backdrop(page, area.id, area.backdrop.model_copy(update={"layers": layers}))
+
+
+def lay_picture(site: Site, asked: LayPicture, looks: Looks, fonts: Any) -> Edited:
+    """The picture comes onto the shelf where it is not there yet, and gets the focal point that suits all screens."""
+    if not any(a.id == asked.asset.id for a in site.assets):
+        site = site.model_copy(update={"assets": (*site.assets, asked.asset)})
+    asset = site.asset(asked.asset.id)
+    page = page_of(site, asked.page)
+    area = page.area(asked.area)
+    if area is None:
+        raise NotFoundError(f"There is no area {asked.area!r} on this page.")
+    if asked.layer is not None:
+        _, layer = _layer(page, asked.area, asked.layer)
+        fresh: dict[str, Any] = {"asset": asset.id, "name": asset.title, "crop": None, "position": None, "screens": {}}
+        page = _with_layer(page, area, layer.model_copy(update=fresh))
+        chosen = layer.id
+    else:
+        layer = ImageLayer(id=Ids(page).free("picture"), name=asset.title, asset=asset.id)
+        at = 0 if asked.at is None else max(0, min(asked.at, len(area.backdrop.layers)))
+        layers = (*area.backdrop.layers[:at], layer, *area.backdrop.layers[at:])
+        page = with_backdrop(page, area.id, area.backdrop.model_copy(update={"layers": layers}))
+        chosen = layer.id
+    site = with_page(site, page)
+    focal = focal_for(site, page, asked.area, chosen, looks, fonts).focal
+    area, layer = _layer(page, asked.area, chosen)
+    page = _with_layer(page, area, layer.model_copy(update={"focal": focal}))
+    name = getattr(area, "name", None) or page.title
+    return Edited(with_page(site, page), f"Put {asset.name} behind {name}", chosen)
+
+
+def replace_picture(site: Site, asked: ReplacePicture) -> Edited:
+    """Focal points stay, crops go."""
+    for asset_id in (asked.old, asked.new):
+        if not any(a.id == asset_id for a in site.assets):
+            raise NotFoundError(f"There is no picture {asset_id!r} on the shelf.")
+    label = f"{site.asset(asked.new).name} instead of {site.asset(asked.old).name}"
+    return Edited(replaced_everywhere(site, asked.old, asked.new), label, asked.new)
+
+
+def remove_picture(site: Site, asked: RemovePicture) -> Edited:
+    """Its file is kept, so that undo brings it back."""
+    if not any(a.id == asked.asset for a in site.assets):
+        raise NotFoundError(f"There is no picture {asked.asset!r} on the shelf.")
+    return Edited(without_asset(site, asked.asset), f"Remove {site.asset(asked.asset).name}")
+
+
+def follow_advice(site: Site, asked: FollowAdvice, looks: Looks, fonts: Any, originals: Any) -> Edited:
+    """Exceptions go, as they were made for other settings."""
+    page = page_of(site, asked.page)
+    area, layer = _layer(page, asked.area, asked.layer)
+    advice = advice_for(site, page, asked.area, asked.layer, looks, fonts, originals)
+    changed = ImageLayer.model_validate({**layer.model_dump(), **advice.settings, "screens": {}})
+    page = _with_layer(page, area, changed)
+    if advice.base is not None:
+        area = page.area(asked.area)
+        assert area is not None
+        page = with_backdrop(page, asked.area, area.backdrop.model_copy(update={"base": advice.base}))
+    return Edited(with_page(site, page), f"{layer.name}: as suits it", layer.id)
+
+
+def best_focal(site: Site, asked: BestFocal, looks: Looks, fonts: Any) -> Edited:
+    """Screens whose exception is not needed any more lose it."""
+    page = page_of(site, asked.page)
+    area, layer = _layer(page, asked.area, asked.layer)
+    found = focal_for(site, page, asked.area, asked.layer, looks, fonts)
+    screens = {s: e.model_copy(update={"focal": None, "position": None}) for s, e in layer.screens.items()}
+    for screen, focal in found.others.items():
+        screens[screen] = screens.get(screen, ImageException()).model_copy(update={"focal": focal})
+    kept = {s: e for s, e in screens.items() if any(v is not None for _, v in e)}
+    changed = layer.model_copy(update={"focal": found.focal, "position": None, "screens": kept})
+    return Edited(with_page(site, _with_layer(page, area, changed)), f"Best focal point of {layer.name}", layer.id)

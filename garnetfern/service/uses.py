@@ -1,0 +1,101 @@
+"""Where a picture is used in a site, and putting another in its place everywhere."""
+
+from dataclasses import dataclass
+from typing import Any
+
+from ..core.document import Asset, Backdrop, Band, Block, Column, ImageLayer, Join, Page, Site
+from ..core.errors import GarnetfernError
+from ..core.picture.slots import widest_crop
+
+
+class InUseError(GarnetfernError):
+    """The picture is used; the message lists the places."""
+
+    kind = "in-use"
+
+
+@dataclass(frozen=True)
+class Use:
+    """A place that shows a picture: the page, the area, and the layer, block or slot there."""
+
+    page: str
+    area: str
+    item: str
+    words: str
+
+
+def _area_name(area: Page | Join | Band | Column, page: Page) -> str:
+    if isinstance(area, Page):
+        return "the page itself"
+    if isinstance(area, Column):
+        band = next(b for b in page.bands if area in b.columns)
+        return f"column {band.columns.index(area) + 1} of {band.name}"
+    return area.name
+
+
+def uses_of(site: Site, asset_id: str) -> list[Use]:
+    """Every place a picture is used in, in the order of the pages."""
+    found: list[Use] = []
+    for page in site.pages:
+        for area in page.areas():
+            for layer in area.backdrop.layers:
+                if isinstance(layer, ImageLayer) and layer.asset == asset_id:
+                    words = f"{page.title}: {_area_name(area, page)}, layer {layer.name}"
+                    found.append(Use(page.id, area.id, layer.id, words))
+        for band in page.bands:
+            words = f"{page.title}: {band.name}, a picture block"
+            found += [Use(page.id, band.id, b.id, words) for b in band.blocks() if b.asset == asset_id]
+    cut = [site.slot(f.slot) for f in site.fits if f.asset == asset_id]
+    return found + [Use("", "", slot.id, f"Slot {slot.name}") for slot in cut]
+
+
+def _in_backdrop(backdrop: Backdrop, old: str, new: Asset) -> Backdrop:
+    def changed(layer: Any) -> Any:
+        if not isinstance(layer, ImageLayer) or layer.asset != old:
+            return layer
+        screens = {s: e.model_copy(update={"crop": None}) for s, e in layer.screens.items()}
+        return layer.model_copy(update={"asset": new.id, "name": new.title, "crop": None, "screens": screens})
+
+    return backdrop.model_copy(update={"layers": tuple(map(changed, backdrop.layers))})
+
+
+def replaced_everywhere(site: Site, old: str, new_id: str) -> Site:
+    """The site with one picture in another's place. Crops are undone, as they were made for the other picture."""
+    new = site.asset(new_id)
+
+    def block(item: Block) -> Block:
+        return item.model_copy(update={"asset": new.id}) if item.asset == old else item
+
+    def column(item: Column) -> Column:
+        update = {"blocks": tuple(map(block, item.blocks)), "backdrop": _in_backdrop(item.backdrop, old, new)}
+        return item.model_copy(update=update)
+
+    def band(item: Band) -> Band:
+        update = {"columns": tuple(map(column, item.columns)), "backdrop": _in_backdrop(item.backdrop, old, new)}
+        return item.model_copy(update=update)
+
+    def join(item: Join) -> Join:
+        return item.model_copy(update={"backdrop": _in_backdrop(item.backdrop, old, new)})
+
+    def page(item: Page) -> Page:
+        update = {"bands": tuple(map(band, item.bands)), "joins": tuple(map(join, item.joins))}
+        return item.model_copy(update={**update, "backdrop": _in_backdrop(item.backdrop, old, new)})
+
+    taken = {f.slot for f in site.fits if f.asset == new.id}
+    fits = []
+    for fit in site.fits:
+        if fit.asset != old:
+            fits.append(fit)
+        elif fit.slot not in taken:
+            fits.append(fit.model_copy(update={"asset": new.id, "crop": widest_crop(new, site.slot(fit.slot))}))
+    return site.model_copy(update={"pages": tuple(map(page, site.pages)), "fits": tuple(fits)})
+
+
+def without_asset(site: Site, asset_id: str) -> Site:
+    """The site without a picture. Raises InUseError, which lists the places, while it is used anywhere."""
+    found = uses_of(site, asset_id)
+    if found:
+        places = "; ".join(u.words for u in found[:6]) + ("; and more" if len(found) > 6 else "")
+        name = site.asset(asset_id).name
+        raise InUseError(f"{name} is used in {len(found)} places and stays: {places}. Put another in its place first.")
+    return site.model_copy(update={"assets": tuple(a for a in site.assets if a.id != asset_id)})

@@ -1,0 +1,87 @@
+"""The list of long work. It is kept, so that work goes on after a restart."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from peewee import SqliteDatabase
+
+from ..core.errors import NotFoundError
+from .database import now
+from .tables import Job
+
+OPEN = ("waiting", "running", "stopping")
+
+
+@dataclass(frozen=True)
+class JobState:
+    """Where a piece of work stands: `done` of `total` steps, and a message for the owner."""
+
+    id: int
+    kind: str
+    state: str
+    done: int
+    total: int
+    message: str
+    made: str
+
+
+def _state(row: Job) -> JobState:
+    return JobState(row.id, row.kind, row.state, row.done, row.total, row.message, row.made)
+
+
+class Jobs:
+    """Reads and writes the list; each method is one transaction."""
+
+    def __init__(self, db: SqliteDatabase) -> None:
+        self._db = db
+
+    def revive(self) -> None:
+        """After a start: what was running waits again; what was being stopped is stopped."""
+        with self._db.atomic("IMMEDIATE"):
+            Job.update(state="waiting").where(Job.state == "running").execute()
+            Job.update(state="stopped", message="Stopped.").where(Job.state == "stopping").execute()
+
+    def add(self, kind: str) -> JobState:
+        """Put work on the list; the same kind of work waits only once."""
+        with self._db.atomic("IMMEDIATE"):
+            row = Job.get_or_none((Job.kind == kind) & (Job.state.in_(("waiting", "running"))))
+            return _state(row or Job.create(kind=kind, state="waiting", made=now()))
+
+    def begin(self) -> JobState | None:
+        """Take the next waiting work and mark it as running."""
+        with self._db.atomic("IMMEDIATE"):
+            row: Job | None = Job.select().where(Job.state == "waiting").order_by(Job.id).first()
+            if row is None:
+                return None
+            row.state = "running"
+            row.save()
+            return _state(row)
+
+    def report(self, job: int, done: int, total: int, message: str = "") -> bool:
+        """Say how far the work is; gives whether it should go on."""
+        with self._db.atomic("IMMEDIATE"):
+            Job.update(done=done, total=total, message=message).where(Job.id == job).execute()
+            return bool(Job.select().where((Job.id == job) & (Job.state == "running")).exists())
+
+    def end(self, job: int, state: str, message: str = "") -> None:
+        """Mark work as done, failed or stopped."""
+        with self._db.atomic("IMMEDIATE"):
+            Job.update(state=state, message=message).where(Job.id == job).execute()
+
+    def stop(self, job: int) -> JobState:
+        """Ask work to stop. Raises NotFoundError."""
+        with self._db.atomic("IMMEDIATE"):
+            row: Job | None = Job.get_or_none(Job.id == job)
+            if row is None:
+                raise NotFoundError("There is no such work.")
+            if row.state == "waiting":
+                row.state, row.message = "stopped", "Stopped before it began."
+            elif row.state == "running":
+                row.state = "stopping"
+            row.save()
+            return _state(row)
+
+    def list(self, most: int = 20) -> Iterator[JobState]:
+        """The newest work first."""
+        for row in Job.select().order_by(Job.id.desc()).limit(most):
+            yield _state(row)
