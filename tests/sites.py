@@ -6,7 +6,8 @@ from typing import Any
 from garnetfern.core.document import read_site
 from garnetfern.core.picture import examine
 from garnetfern.core.reading import Reader
-from garnetfern.demo.site import SCREENS, words
+from garnetfern.demo.site import SCREENS
+from garnetfern.demo.words import words
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.memory import MemoryPictures
 from garnetfern.service.site_file import SiteFile

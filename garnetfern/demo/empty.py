@@ -2,7 +2,8 @@
 
 from ..core.document import read_site
 from ..service.site_file import SiteFile
-from .site import SCREENS, words
+from .site import SCREENS
+from .words import words
 
 
 def empty_site_file() -> SiteFile:

@@ -7,7 +7,10 @@ from ..core.document import read_site
 from ..core.picture import examine
 from ..fonts import shipped_fonts
 from ..service.site_file import SiteFile
+from .fair import fair_page
 from .pictures import DRAWERS, draw_picture
+from .tiles import SMALL, draw_small
+from .words import words
 
 NAMES = {
     "glasshouse-dawn": "Glasshouse at dawn.jpg",
@@ -15,6 +18,8 @@ NAMES = {
     "lantern-night": "Lantern night.jpg",
     "fern-close": "Fern, close.jpg",
     "reading-room": "Reading room.jpg",
+    "fern-tile": "Fern tile.png",
+    "fade-strip": "Fade strip.png",
 }
 SCREENS = [
     {"id": "desktop", "name": "Desktop", "width": 1440, "height": 900, "least": 1024, "most": 10000},
@@ -37,22 +42,20 @@ def asset(asset_id: str, data: bytes) -> dict[str, Any]:
     }
 
 
-def words(block_id: str, kind: str, wording: str, font: str, size: str, colour: str, **more: Any) -> dict[str, Any]:
-    """A block of words."""
-    lettering = {"font": font, "size": size, "colour": colour, **more.pop("lettering", {})}
-    return {"id": block_id, "kind": kind, "wording": wording, "lettering": lettering, **more}
-
-
 def _header() -> dict[str, Any]:
-    name = words("site-name", "text", "Marrowby Fern House", "Young Serif", "20px", "#2b3d33", lettering={"line": 1.4})
+    name = words("site-name", "logo", "Marrowby Fern House", "Young Serif", "20px", "#2b3d33", lettering={"line": 1.4})
+    name["link"] = "index.html"
+    menu = words("menu", "menu", "", "Hanken Grotesk", "16px", "#2b3d33", lettering={"align": "end"})
+    menu["items"] = [{"wording": "Visit", "link": "index.html"}, {"wording": "Fern fair", "link": "fern-fair.html"}]
     return {
         "id": "top",
         "name": "Header",
         "role": "header",
         "padding": {"block": "14px", "inline": "6vw"},
-        "content": {"width": "1240px"},
+        "content": {"width": "1240px", "level": "center"},
+        "layout": "row",
         "backdrop": {"base": "#f4efe4"},
-        "columns": [{"id": "top-words", "blocks": [name]}],
+        "columns": [{"id": "top-words", "share": 1.4, "blocks": [name]}, {"id": "top-menu", "blocks": [menu]}],
     }
 
 
@@ -167,6 +170,7 @@ def demo_document(assets: list[dict[str, Any]]) -> dict[str, Any]:
         "palette": ["#20302a", "#0b1a14", "#f4efe4", "#fbf7ee", "#7a1f2b", "#3f6f46"],
         "screens": SCREENS,
         "assets": assets,
+        "slots": [{"id": "card", "name": "Card", "width": 640, "height": 400}],
         "pages": [
             {
                 "id": "home",
@@ -174,7 +178,8 @@ def demo_document(assets: list[dict[str, Any]]) -> dict[str, Any]:
                 "title": "Marrowby Fern House",
                 "backdrop": {"base": "#f4efe4"},
                 "bands": [_header(), _banner(), _week(), _footer()],
-            }
+            },
+            fair_page(_header(), _footer()),
         ],
     }
 
@@ -182,6 +187,7 @@ def demo_document(assets: list[dict[str, Any]]) -> dict[str, Any]:
 def demo_site_file() -> SiteFile:
     """The sample site with its pictures."""
     pictures = {asset_id: draw_picture(asset_id) for asset_id in DRAWERS}
+    pictures |= {asset_id: draw_small(asset_id) for asset_id in SMALL}
     entries = [asset(asset_id, data) for asset_id, data in pictures.items()]
     site = read_site(demo_document(entries), shipped_fonts().names())
     return SiteFile(site, {entry["hash"]: pictures[entry["id"]] for entry in entries})

@@ -87,7 +87,7 @@ def test_readings_and_build_up(client):
     readings = client.post("/api/readings", json=asked(client)).json()["readings"]
     assert {r["screen"] for r in readings} == {"desktop", "tablet", "phone"}
     assert all(r["meets"] for r in readings)
-    cards = client.post("/api/build-up", json=asked(client, band="banner")).json()["cards"]
+    cards = client.post("/api/build-up", json=asked(client, area="banner")).json()["cards"]
     assert [c["id"] for c in cards] == ["base", "words"]
 
 
@@ -100,10 +100,10 @@ def test_readings_and_build_up(client):
         ("get", "/pictures/none.webp", None, 404),
         ("get", "/pictures/x-540-0123456789.webp", None, 404),
         ("get", "/thumbs/zz", None, 404),
-        ("get", "/api/rule?page=home&band=nowhere", None, 404),
+        ("get", "/api/rule?page=home&area=nowhere", None, 404),
         ("post", "/api/change", {"revision": 1}, 422),
         ("post", "/api/change", {"revision": "x", "patch": [], "label": "x"}, 422),
-        ("post", "/api/overlay", {"revision": 1, "page": "home", "band": "banner", "layer": "none"}, 404),
+        ("post", "/api/overlay", {"revision": 1, "page": "home", "area": "banner", "layer": "none"}, 404),
     ],
 )
 def test_errors_have_one_shape(client, method, path, body, status):

@@ -21,7 +21,7 @@ def emitted(file):
 
 
 def rule(file, selector=".banner"):
-    return emit_rule(file.site, file.site.pages[0].bands[0], selector, FONTS, Urls())
+    return emit_rule(file.site, file.site.pages[0], file.site.pages[0].bands[0], selector, FONTS, Urls())
 
 
 def photo(**more):
@@ -75,7 +75,7 @@ def test_a_layer_that_is_off_is_not_emitted():
 def test_there_is_one_main_between_header_and_footer(demo):
     body = emit_page(demo.site, demo.site.pages[0], FONTS, Urls()).body
     assert body.count("<main ") == body.count("</main>") == 1
-    assert body.index("</header>") < body.index("<main>") < body.index("</main>") < body.index("<footer")
+    assert body.index("</header>") < body.index("<main ") < body.index("</main>") < body.index("<footer")
 
 
 def test_only_fonts_that_are_used_are_asked_for():

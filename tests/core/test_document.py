@@ -8,7 +8,7 @@ import pytest
 
 from garnetfern.core.document import read_site, site_schema
 from garnetfern.core.errors import DocumentError
-from garnetfern.demo.site import words
+from garnetfern.demo.words import words
 from tests.sites import HEADING, colour_layer, document, image_layer
 
 BANNER = "$.pages[0].bands[0]"

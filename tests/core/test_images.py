@@ -9,7 +9,8 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from garnetfern.core.document import Asset, ImageLayer
-from garnetfern.core.resolve.image import choose_rendition, image_sheet, renditions
+from garnetfern.core.resolve.image import Room, choose_rendition, image_sheet, renditions
+from garnetfern.core.resolve.lengths import Viewport
 from garnetfern.core.resolve.records import Box, Rendition, round_half_up
 from garnetfern.core.resolve.serving import serving_range, serving_ranges
 
@@ -24,7 +25,8 @@ def asset(width, height, kind="jpeg"):
 def placed(size, picture, area, focal):
     layer = ImageLayer(id="p", name="p", asset="a", size=size, focal=focal)
     rendition = Rendition("0" * 64, *picture)
-    return image_sheet(layer, asset(*picture), Box(0, 0, *area), rendition)
+    box = Box(0, 0, *area)
+    return image_sheet(layer, asset(*picture), Room(box, box, Viewport(*area)), rendition)
 
 
 @pytest.mark.parametrize("case", TABLE, ids=lambda c: c["why"])
@@ -65,7 +67,7 @@ def test_renditions_rise_by_less_than_twice_and_keep_the_proportion(width, heigh
 
 @given(sides, st.floats(1, 5000))
 def test_the_chosen_rendition_is_not_enlarged_unless_it_is_the_largest(width, shown):
-    found = choose_rendition(asset(width, 500), shown)
+    found = choose_rendition(asset(width, 500), None, shown)
     assert found.width >= int(shown) or found == renditions(asset(width, 500))[-1]
 
 

@@ -10,7 +10,7 @@ from hypothesis import strategies as st
 from garnetfern.core.document import read_site
 from garnetfern.core.resolve.lengths import Viewport
 from garnetfern.core.resolve.page import resolve_page
-from garnetfern.demo.site import words
+from garnetfern.demo.words import words
 from garnetfern.fonts import shipped_fonts
 from tests.sites import document
 
@@ -58,11 +58,11 @@ def test_columns_share_the_width_and_stack_on_narrow_viewports():
         {"id": "b", "share": 3, "blocks": [block("wb")]},
     ]
     wide = resolved(plain).bands[0]
-    assert [c.width for c in wide.columns] == pytest.approx([220, 660])
-    assert wide.columns[1].x == pytest.approx(290)
+    assert [c.box.width for c in wide.columns] == pytest.approx([220, 660])
+    assert wide.columns[1].box.x == pytest.approx(290)
     narrow = resolved(plain, Viewport(400, 800)).bands[0]
-    assert narrow.columns[0].x == narrow.columns[1].x
-    assert narrow.columns[1].y == pytest.approx(narrow.columns[0].bottom + 20)
+    assert narrow.columns[0].box.x == narrow.columns[1].box.x
+    assert narrow.columns[1].box.y == pytest.approx(narrow.columns[0].box.bottom + 20)
 
 
 def test_bands_stand_one_under_the_other(demo):

@@ -11,7 +11,7 @@ from garnetfern.core.document import Site
 from garnetfern.core.reading import situations
 from garnetfern.core.reading.letters import busyness_of, patch_side, percentile_reached, ratio_map, ring_radius
 from garnetfern.core.remedy.overlay import least_opacity
-from garnetfern.demo.site import words
+from garnetfern.demo.words import words
 from garnetfern.service.check import floored, reading_view, sentence
 from tests.conftest import encoded
 from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, reader_of, with_picture

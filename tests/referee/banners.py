@@ -6,7 +6,8 @@ from typing import Any
 
 from garnetfern.core.document import Site, read_site
 from garnetfern.demo.pictures import draw_picture
-from garnetfern.demo.site import SCREENS, asset, words
+from garnetfern.demo.site import SCREENS, asset
+from garnetfern.demo.words import words
 from garnetfern.fonts import shipped_fonts
 
 WORDINGS = (

@@ -29,7 +29,7 @@ def bundle_files(
         css = emitted.fonts + emitted.css
         sheet = f"css/{page.slug}-{text_hash(css)}.css"
         files[sheet] = css.encode()
-        html = emitted.html(f'<link rel="stylesheet" href="{sheet}">').replace('"../pictures/', '"pictures/')
+        html = emitted.html(f'<link rel="stylesheet" href="{sheet}">')
         files["index.html" if n == 0 else f"{page.slug}.html"] = html.encode()
         for asset, rendition in Emission(site, page, fonts, urls).renditions():
             for file in urls.files(asset, rendition):

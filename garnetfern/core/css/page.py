@@ -134,6 +134,7 @@ COMMON: Rules = {
     ".gf-menu a": [("white-space", "nowrap")],
     ".gf-picture": [("display", "block"), ("block-size", "auto"), ("object-fit", "cover")],
     ".gf-column > picture": [("display", "contents")],
+    ".gf-column > picture > source": [("display", "none")],
     ".gf-space": [("flex", "none")],
 }
 
@@ -164,5 +165,6 @@ def emit_page(site: Site, page: Page, fonts: FontBook, urls: Urls) -> EmittedPag
     base = page_rules(site, page, fonts)
     css = RESET + rules_text(COMMON) + rules_text(base) + _rows(page)
     css += _layer_files(emission) + _exceptions(site, page, base, fonts) + _slower(page)
-    body = page_body(page, emission)
-    return EmittedPage(page.title, site.language, font_css(page, fonts, urls), css, body, emission.preloads())
+    seen = emission.for_page()
+    body = page_body(page, seen)
+    return EmittedPage(page.title, site.language, font_css(page, fonts, urls), css, body, seen.preloads())

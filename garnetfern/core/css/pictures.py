@@ -1,6 +1,7 @@
 """The picture files of a page: one for each serving range, at one and two px per CSS px."""
 
 from collections.abc import Iterator
+from copy import copy
 from dataclasses import dataclass
 
 from ..document import Area, Asset, Block, ImageLayer, Page, Site
@@ -38,6 +39,12 @@ class Emission:
         self.site, self.page, self.fonts, self.urls = site, page, fonts, urls
         self.windows = Windows(site, page, fonts)
         self.spans = serving_ranges(site.screens)
+
+    def for_page(self) -> "Emission":
+        """The same emission with addresses as seen from the page."""
+        other = copy(self)
+        other.urls = self.urls.for_page()
+        return other
 
     def served(self, area_id: str, layer: ImageLayer) -> list[Served]:
         """The serving ranges of a layer in rising order. Empty where it is never to be seen."""

@@ -2,7 +2,7 @@
 
 import hashlib
 import re
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from ..document import Asset
 from ..resolve.records import Rendition
@@ -42,6 +42,10 @@ class Urls:
     def files(self, asset: Asset, rendition: Rendition) -> tuple[File, ...]:
         """The files of a rendition, the best first."""
         return (File(self.pictures + rendition_name(asset, rendition)),)
+
+    def for_page(self) -> "Urls":
+        """The same addresses as seen from a page, which lies one folder above the stylesheets of a bundle."""
+        return replace(self, pictures=self.pictures.removeprefix("../"), fonts=self.fonts.removeprefix("../"))
 
     def font(self, file: str) -> str:
         """The address of a font file."""
