@@ -159,8 +159,8 @@ def visitor_routes(studio: Studio) -> APIRouter:
         return HTMLResponse(emitted.html(styles), headers={**FRESH, "content-security-policy": LIVE_POLICY})
 
     @routes.get("/thumbs/{hash_}")
-    def thumb(hash_: str) -> FileResponse:
-        return FileResponse(studio.thumb_file(hash_), media_type="image/webp", headers=FOREVER)
+    def thumb(hash_: str, large: str | None = None) -> FileResponse:
+        return FileResponse(studio.thumb_file(hash_, 360 if large is None else 1200), media_type="image/webp", headers=FOREVER)
 
     @routes.get("/pictures/{name}")
     def picture(name: str) -> FileResponse:

@@ -90,7 +90,10 @@ class StockView(BaseModel):
 
 
 class ScreenWindow(BaseModel):
-    """What a screen shows of a picture: the window in fractions, loss and bareness 0..1, magnification at 1x and 2x."""
+    """What a screen shows of a picture: the window in fractions, loss and bareness 0..1, magnification at 1x and 2x.
+
+    `tile` is the size it is drawn at, `offset` its place in its area, `area` the area's size, all in CSS px.
+    """
 
     screen: str
     name: str
@@ -103,6 +106,9 @@ class ScreenWindow(BaseModel):
     lost_parts: list[str]
     tiles: tuple[float, float]
     differs: bool
+    tile: tuple[float, float]
+    offset: tuple[float, float]
+    area: tuple[float, float]
 
 
 class FramingView(BaseModel):

@@ -25,6 +25,7 @@ class Shown:
     layer: ImageLayer
     box: Box
     window: Window
+    sheet: ImageSheet
 
 
 @dataclass(frozen=True)
@@ -55,7 +56,7 @@ def shown_on_screens(site: Site, page: Page, area_id: str, layer_id: str, fonts:
         if area is None or not isinstance(sheet, ImageSheet) or area.box.height < 1:
             continue
         layer = image_layer(page_on(page, screen.id), area_id, layer_id)
-        found.append(Shown(screen, layer, area.box, window_of(sheet, layer, site.asset(layer.asset))))
+        found.append(Shown(screen, layer, area.box, window_of(sheet, layer, site.asset(layer.asset)), sheet))
     return found
 
 
@@ -115,6 +116,9 @@ def _screen_view(shown: Shown, asset: Asset) -> dict[str, Any]:
         "lost_parts": lost_parts,
         "tiles": [round(t, 2) for t in window.tiles],
         "differs": shown.screen.id in shown.layer.screens,
+        "tile": [round(shown.sheet.tile.width, 2), round(shown.sheet.tile.height, 2)],
+        "offset": [round(shown.sheet.tile.x - shown.box.x, 2), round(shown.sheet.tile.y - shown.box.y, 2)],
+        "area": [shown.box.width, shown.box.height],
     }
 
 

@@ -162,10 +162,10 @@ class Studio:
             raise NotFoundError("There is no such size of this picture.")
         return self.pictures.file(found)
 
-    def thumb_file(self, prefix: str) -> Path:
-        """The file of a picture's small rendition, for choosing and framing. Raises NotFoundError."""
+    def thumb_file(self, prefix: str, least: int = 360) -> Path:
+        """The file of a picture's rendition at least so wide, for choosing and framing. Raises NotFoundError."""
         options = renditions(self._asset(prefix))
-        return self.pictures.file(next((r for r in options if r.width >= 360), options[-1]))
+        return self.pictures.file(next((r for r in options if r.width >= least), options[-1]))
 
     def _picture_bytes(self, rendition: Rendition) -> bytes:
         return self.pictures.file(rendition).read_bytes()

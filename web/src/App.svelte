@@ -2,9 +2,11 @@
   import { onMount } from 'svelte';
   import BenchView from './bench/BenchView.svelte';
   import { Bench } from './bench/bench.svelte';
+  import FramingView from './framing/FramingView.svelte';
   import InPlace from './inplace/InPlace.svelte';
   import { keyHandlers } from './keys';
   import Shortcuts from './parts/Shortcuts.svelte';
+  import ShelfView from './shelf/ShelfView.svelte';
   import TakeAway from './takeaway/TakeAway.svelte';
   import TopBar from './TopBar.svelte';
   import type { View } from './views';
@@ -31,8 +33,8 @@
     if (!carriesFiles(event)) return;
     event.preventDefault();
     dropping = 0;
-    view = 'bench';
-    void bench.uploads.bring([...(event.dataTransfer?.files ?? [])]);
+    if (view !== 'shelf') view = 'bench';
+    void bench.uploads.bring([...(event.dataTransfer?.files ?? [])], view !== 'shelf');
   }
 </script>
 
@@ -69,6 +71,10 @@
     <main class="muted p-6" aria-busy="true">Fetching the site …</main>
   {:else if view === 'bench'}
     <BenchView {bench} />
+  {:else if view === 'framing'}
+    <FramingView {bench} toShelf={() => (view = 'shelf')} />
+  {:else if view === 'shelf'}
+    <ShelfView {bench} toBench={() => (view = 'bench')} />
   {:else}
     <TakeAway {bench} />
   {/if}
@@ -81,7 +87,11 @@
   <InPlace {bench} onkeydown={keys.down} onkeyup={keys.up} leave={() => (inPlace = false)} />
 {/if}
 {#if dropping > 0}
-  <div class="veil">Let go to put it behind {bench.band?.name ?? 'the words'}</div>
+  <div class="veil">
+    {view === 'shelf'
+      ? 'Let go to put it on the shelf'
+      : `Let go to put it behind ${bench.area?.name ?? 'the words'}`}
+  </div>
 {/if}
 
 <style>

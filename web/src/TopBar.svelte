@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import type { Bench } from './bench/bench.svelte';
+  import ScreensMenu from './parts/ScreensMenu.svelte';
   import { VIEWS, type View } from './views';
 
   type Props = {
@@ -77,6 +78,7 @@
       onpointerleave={() => bench.release()}>Before</button
     >
     <span class="muted px-2" role="status">{kept ? `Kept ${kept}` : ''}</span>
+    <ScreensMenu {bench} />
     <button type="button" class="quiet" onclick={turn}>{theme === DUSK ? 'Light' : 'Dark'}</button>
     <button type="button" class="quiet" aria-expanded={help} title="Keys (?)" onclick={toggleHelp}
       >Keys</button

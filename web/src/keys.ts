@@ -12,6 +12,7 @@ export const SHORTCUTS: readonly { keys: string; what: string }[] = [
   { keys: 'Ctrl Shift Z', what: 'redo' },
   { keys: 'B held', what: 'show the state before' },
   { keys: 'V', what: 'in place: the page alone, and back' },
+  { keys: 'F', what: 'framing: the whole picture and its windows' },
   { keys: '[ ]', what: 'walk along the build-up' },
   { keys: '1 2 3', what: 'bring a screen forward' },
   { keys: '0', what: 'all screens' },
@@ -46,6 +47,7 @@ export function keyHandlers(bench: Bench, commands: Commands) {
     '[': () => walk(-1),
     ']': () => walk(1),
     '0': () => (bench.forward = null),
+    f: () => commands.view('framing'),
     '?': () => commands.help(),
   };
 
@@ -54,6 +56,7 @@ export function keyHandlers(bench: Bench, commands: Commands) {
       commands.help(false);
       commands.inPlace(false);
       bench.forward = null;
+      commands.view('bench');
       return;
     }
     if (takesText(event.target)) return;

@@ -46,25 +46,25 @@ def advise(image: Image.Image, seams: Seams, area: tuple[float, float]) -> Advic
         base = _edge(image, True)
         settings = _plain(size="natural", repeat=["repeat", "no-repeat"], position=corner)
         reason = (
-            f"A strip of {width} x {height}: repeated sideways it fades into {base}, which is the base colour then."
+            f"A strip of {width} × {height}: repeated sideways it fades into {base}, which is the base colour then."
         )
         return Advice(settings, reason, base)
     if height <= THIN and width >= LONG * height:
         base = _edge(image, False)
         settings = _plain(size="natural", repeat=["no-repeat", "repeat"], position=corner)
         reason = (
-            f"A strip of {width} x {height}: repeated downwards it fades into {base}, which is the base colour then."
+            f"A strip of {width} × {height}: repeated downwards it fades into {base}, which is the base colour then."
         )
         return Advice(settings, reason, base)
     if max(width, height) <= SMALL_TILE:
         if seams.seamless:
             settings = _plain(size="natural", repeat=["repeat", "repeat"], position=corner)
-            return Advice(settings, f"Small ({width} x {height}) and seamless: tile it.")
+            return Advice(settings, f"Small ({width} × {height}) and seamless: tile it.")
         times = max(area[0] / width, area[1] / height)
         if times > 1.5:
             settings = _plain(size="natural", focal=[0.5, 0.5])
             reason = (
-                f"Small ({width} x {height}) and not seamless: filling this area would magnify it {times:.1f} times, "
+                f"Small ({width} × {height}) and not seamless: filling this area would magnify it {times:.1f} times, "
                 "tiling it would show its edges. Its natural size keeps it sharp; mend its seams to tile it."
             )
             return Advice(settings, reason)
@@ -74,4 +74,4 @@ def advise(image: Image.Image, seams: Seams, area: tuple[float, float]) -> Advic
         if times > 1
         else ""
     )
-    return Advice(_plain(size="cover"), f"A picture of {width} x {height}: let it fill the area.{soft}")
+    return Advice(_plain(size="cover"), f"A picture of {width} × {height}: let it fill the area.{soft}")

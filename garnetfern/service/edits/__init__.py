@@ -5,7 +5,7 @@ Edit
 ├─ blocks    add-block, remove-block, move-block, duplicate-block
 ├─ joins     join, part
 ├─ screens   add-screen, remove-screen, same-everywhere
-└─ pictures  lay-picture, replace-picture, remove-picture, follow-advice, best-focal
+└─ pictures  lay-picture, shelve-picture, replace-picture, remove-picture, follow-advice, best-focal
 """
 
 from .apply import Edit, apply_edit

@@ -29,6 +29,7 @@ Edit = Annotated[
     | s.RemoveScreen
     | s.SameEverywhere
     | p.LayPicture
+    | p.ShelvePicture
     | p.ReplacePicture
     | p.RemovePicture
     | p.FollowAdvice
@@ -51,6 +52,7 @@ PLAIN: dict[type, Callable[[Site, Any], Edited]] = {
     s.AddScreen: s.add_screen,
     s.RemoveScreen: s.remove_screen,
     s.SameEverywhere: s.same_everywhere,
+    p.ShelvePicture: p.shelve_picture,
     p.ReplacePicture: p.replace_picture,
     p.RemovePicture: p.remove_picture,
 }

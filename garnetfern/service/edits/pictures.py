@@ -3,7 +3,8 @@
 from typing import Any, Literal
 
 from ...core.document import Asset, ImageException, ImageLayer, Page, Site, with_backdrop
-from ...core.errors import NotFoundError
+from ...core.errors import GarnetfernError, NotFoundError
+from ..assets import renamed
 from ..framing import advice_for, focal_for
 from ..looks import Looks
 from ..uses import replaced_everywhere, without_asset
@@ -19,6 +20,13 @@ class LayPicture(Asked):
     asset: Asset
     layer: str | None = None
     at: int | None = None
+
+
+class ShelvePicture(Asked):
+    """Put a picture that was handed in onto the shelf, without showing it anywhere."""
+
+    kind: Literal["shelve-picture"] = "shelve-picture"
+    asset: Asset
 
 
 class ReplacePicture(Asked):
@@ -69,11 +77,32 @@ def _with_layer(page: Page, area: Any, layer: ImageLayer) -> Page:
     return with_backdrop(page, area.id, area.backdrop.model_copy(update={"layers": layers}))
 
 
+class AlreadyThereError(GarnetfernError):
+    """The same file is on the shelf."""
+
+    kind = "already-there"
+
+
+def _shelved(site: Site, asset: Asset) -> tuple[Site, Asset]:
+    """The site with the picture on its shelf, under an id and a name that nothing else has; equal files are one."""
+    known = next((a for a in site.assets if a.hash == asset.hash), None)
+    if known is not None:
+        return site, known
+    found = renamed(site, asset)
+    return site.model_copy(update={"assets": (*site.assets, found)}), found
+
+
+def shelve_picture(site: Site, asked: ShelvePicture) -> Edited:
+    """Refused where the same file is there already."""
+    changed, asset = _shelved(site, asked.asset)
+    if changed is site:
+        raise AlreadyThereError(f"{asset.name} is on the shelf already; it was not added twice.")
+    return Edited(changed, f"Bring {asset.name}", asset.id)
+
+
 def lay_picture(site: Site, asked: LayPicture, looks: Looks, fonts: Any) -> Edited:
     """The picture comes onto the shelf where it is not there yet, and gets the focal point that suits all screens."""
-    if not any(a.id == asked.asset.id for a in site.assets):
-        site = site.model_copy(update={"assets": (*site.assets, asked.asset)})
-    asset = site.asset(asked.asset.id)
+    site, asset = _shelved(site, asked.asset)
     page = page_of(site, asked.page)
     area = page.area(asked.area)
     if area is None:

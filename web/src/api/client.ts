@@ -1,15 +1,28 @@
 import type {
+  Asset,
   BuildUp,
   BundleFile,
+  Crop,
+  CropFacts,
+  Edit,
   Font,
+  Framing,
+  Job,
   Live,
+  Mend,
   Operation,
   Overlay,
+  Picture,
   Problem,
   Reading,
   Rule,
+  ScreenAreas,
+  SlotView,
   State,
-  Asset,
+  Stock,
+  Tile,
+  Way,
+  Weights,
 } from './types';
 
 /** What the server refused, with its place in the document. */
@@ -53,6 +66,8 @@ function post<T>(path: string, body: unknown, signal?: AbortSignal): Promise<T> 
 }
 
 type Asked = { revision: number; patch: Operation[]; page: string };
+type AskedArea = Asked & { area: string };
+type AskedLayer = AskedArea & { layer: string };
 
 export const state = () => get<State>('/api/state');
 export const fonts = () => get<Font[]>('/api/fonts');
@@ -60,16 +75,36 @@ export const bundleFiles = () => get<BundleFile[]>('/api/bundle');
 export const before = (page: string) => get<Live>(`/api/before?page=${page}`);
 export const live = (asked: Asked) => post<Live>('/api/live', asked);
 export const readings = (asked: Asked) => post<{ readings: Reading[] }>('/api/readings', asked);
-export const buildUp = (asked: Asked & { band: string }, signal: AbortSignal) =>
+export const buildUp = (asked: AskedArea, signal: AbortSignal) =>
   post<BuildUp>('/api/build-up', asked, signal);
-export const overlay = (asked: Asked & { band: string; layer: string }, signal: AbortSignal) =>
+export const overlay = (asked: AskedLayer, signal: AbortSignal) =>
   post<Overlay>('/api/overlay', asked, signal);
 export const change = (revision: number, patch: Operation[], label: string) =>
   post<State>('/api/change', { revision, patch, label });
 export const undo = (revision: number) => post<State>('/api/undo', { revision });
 export const redo = (revision: number) => post<State>('/api/redo', { revision });
-export const rule = (page: string, band: string, selector: string) =>
-  get<Rule>(`/api/rule?${new URLSearchParams({ page, band, selector })}`);
+export const edit = (revision: number, what: Edit) =>
+  post<{ state: State; chosen: string | null }>('/api/edit', { revision, edit: what });
+export const areas = (asked: Asked, signal: AbortSignal) => post<ScreenAreas[]>('/api/areas', asked, signal);
+export const framing = (asked: AskedLayer, signal?: AbortSignal) =>
+  post<Framing>('/api/framing', asked, signal);
+export const tile = (asked: AskedLayer) => post<Tile>('/api/tile', asked);
+export const shelf = () => get<Picture[]>('/api/shelf');
+export const stock = (word: string, colour: string, shape: string) =>
+  get<Stock[]>(`/api/stock?${new URLSearchParams({ word, colour, shape })}`);
+export const takeStock = (id: string) => post<{ asset: Asset }>(`/api/stock/${id}`, {});
+export const mendFacts = (asset: string, way: Way) => post<Mend>('/api/mend/facts', { asset, way });
+export const mend = (asset: string, way: Way) => post<{ asset: Asset }>('/api/mend', { asset, way });
+export const slot = (revision: number, id: string) =>
+  post<SlotView>('/api/slot', { revision, patch: [], slot: id });
+export const crop = (revision: number, id: string, asset: string, wanted: Crop) =>
+  post<CropFacts>('/api/crop', { revision, patch: [], slot: id, asset, crop: wanted });
+export const weights = () => get<Weights>('/api/weights');
+export const work = () => get<Job[]>('/api/work');
+export const askWork = () => post<Job>('/api/work', { kind: 'fit' });
+export const stopWork = (id: number) => post<Job>(`/api/work/${id}/stop`, {});
+export const rule = (page: string, area: string, selector: string) =>
+  get<Rule>(`/api/rule?${new URLSearchParams({ page, area, selector })}`);
 export const openSiteFile = (file: File, revision: number) =>
   answer<State>(
     fetch(`/api/site-file?${new URLSearchParams({ revision: String(revision), name: file.name })}`, {

@@ -677,7 +677,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Edit */
-            edit: components["schemas"]["AddBand"] | components["schemas"]["RemoveBand"] | components["schemas"]["MoveBand"] | components["schemas"]["DuplicateBand"] | components["schemas"]["SetColumns"] | components["schemas"]["AddBlock"] | components["schemas"]["RemoveBlock"] | components["schemas"]["MoveBlock"] | components["schemas"]["DuplicateBlock"] | components["schemas"]["JoinBands"] | components["schemas"]["PartBands"] | components["schemas"]["AddScreen"] | components["schemas"]["RemoveScreen"] | components["schemas"]["SameEverywhere"] | components["schemas"]["LayPicture"] | components["schemas"]["ReplacePicture"] | components["schemas"]["RemovePicture"] | components["schemas"]["FollowAdvice"] | components["schemas"]["BestFocal"];
+            edit: components["schemas"]["AddBand"] | components["schemas"]["RemoveBand"] | components["schemas"]["MoveBand"] | components["schemas"]["DuplicateBand"] | components["schemas"]["SetColumns"] | components["schemas"]["AddBlock"] | components["schemas"]["RemoveBlock"] | components["schemas"]["MoveBlock"] | components["schemas"]["DuplicateBlock"] | components["schemas"]["JoinBands"] | components["schemas"]["PartBands"] | components["schemas"]["AddScreen"] | components["schemas"]["RemoveScreen"] | components["schemas"]["SameEverywhere"] | components["schemas"]["LayPicture"] | components["schemas"]["ShelvePicture"] | components["schemas"]["ReplacePicture"] | components["schemas"]["RemovePicture"] | components["schemas"]["FollowAdvice"] | components["schemas"]["BestFocal"];
         };
         /**
          * AskedLayer
@@ -2126,6 +2126,8 @@ export interface components {
         /**
          * ScreenWindow
          * @description What a screen shows of a picture: the window in fractions, loss and bareness 0..1, magnification at 1x and 2x.
+         *
+         *     `tile` is the size it is drawn at, `offset` its place in its area, `area` the area's size, all in CSS px.
          */
         ScreenWindow: {
             /** Screen */
@@ -2161,6 +2163,21 @@ export interface components {
             ];
             /** Differs */
             differs: boolean;
+            /** Tile */
+            tile: [
+                number,
+                number
+            ];
+            /** Offset */
+            offset: [
+                number,
+                number
+            ];
+            /** Area */
+            area: [
+                number,
+                number
+            ];
         };
         /**
          * SeamView
@@ -2196,6 +2213,18 @@ export interface components {
             band: string;
             /** Count */
             count: number;
+        };
+        /**
+         * ShelvePicture
+         * @description Put a picture that was handed in onto the shelf, without showing it anywhere.
+         */
+        ShelvePicture: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "shelve-picture";
+            asset: components["schemas"]["Asset"];
         };
         /**
          * Site

@@ -1,7 +1,9 @@
 <script lang="ts">
+  /** Which area is being painted: the page, its joins, its bands, and the columns of the chosen band. */
   import type { Bench } from './bench.svelte';
-
   import { addColour } from '../buildup/layers';
+  import AreaActions from './AreaActions.svelte';
+  import { joined } from './tree';
 
   let { bench }: { bench: Bench } = $props();
 
@@ -19,13 +21,23 @@
     return { text: `${what} short ${where}.`, short: true };
   });
 
-  /** Go to the topmost overlay of the first band that falls short; lay one in where there is none. */
+  const pages = $derived(bench.site?.pages ?? []);
+  const columns = $derived(bench.areas.filter((a) => a.column && a.band?.id === bench.band?.id));
+  const joins = $derived(
+    (bench.page?.joins ?? []).map((join) => ({
+      join,
+      bands: bench.page ? joined(bench.page, join).map((b) => b.id) : [],
+    })),
+  );
+  const joinBefore = (band: string) => joins.find((j) => j.bands[0] === band)?.join;
+
+  /** Go to the topmost overlay of the area behind the words that fall short; lay one in where there is none. */
   function mend(): void {
     const band = bench.bands.find((b) =>
       (b.columns ?? []).some((c) => (c.blocks ?? []).some((w) => bench.short.some((r) => r.block === w.id))),
     );
     if (!band) return;
-    bench.chooseBand(band.id);
+    bench.choose(joins.find((j) => j.bands.includes(band.id))?.join.id ?? band.id);
     const overlay = bench.layers.findLast((l) => l.kind === 'colour' && l.visible !== false);
     if (overlay) bench.chooseCard(overlay.id);
     else void addColour(bench, bench.layers.length);
@@ -33,18 +45,64 @@
 </script>
 
 <div class="flex h-9 shrink-0 items-center justify-between gap-4 px-6">
-  <nav aria-label="Area" class="flex items-center">
-    <span class="muted pr-1">{bench.page?.title}</span>
+  <nav aria-label="Area" class="path">
+    {#if pages.length > 1}
+      <select
+        class="pages"
+        aria-label="Page"
+        value={bench.page?.id}
+        onchange={(e) => bench.choosePage(e.currentTarget.value)}
+      >
+        {#each pages as page (page.id)}<option value={page.id}>{page.title}</option>{/each}
+      </select>
+    {:else}
+      <span class="muted pr-1">{bench.page?.title}</span>
+    {/if}
+    <button
+      type="button"
+      class="quiet"
+      class:chosen={bench.area?.kind === 'page'}
+      aria-pressed={bench.area?.kind === 'page'}
+      title="The page's own background, behind everything"
+      onclick={() => bench.choose(bench.page?.id ?? '')}>Page</button
+    >
     {#each bench.bands as band (band.id)}
+      {@const join = joinBefore(band.id)}
+      {#if join}
+        <button
+          type="button"
+          class="quiet join"
+          class:chosen={bench.area?.id === join.id}
+          aria-pressed={bench.area?.id === join.id}
+          title="One backdrop behind {join.name}"
+          onclick={() => bench.choose(join.id)}>{join.name}</button
+        >
+      {/if}
       <span class="text-base-300" aria-hidden="true">/</span>
       <button
         type="button"
         class="quiet"
-        class:chosen={band.id === bench.band?.id}
-        aria-pressed={band.id === bench.band?.id}
-        onclick={() => bench.chooseBand(band.id)}>{band.name}</button
+        class:chosen={bench.area?.kind === 'band' && band.id === bench.area.id}
+        class:around={bench.area?.kind === 'column' && band.id === bench.band?.id}
+        class:inside={joins.some((j) => j.bands.includes(band.id))}
+        aria-pressed={band.id === bench.area?.id}
+        onclick={() => bench.choose(band.id)}>{band.name}</button
       >
+      {#if band.id === bench.band?.id && columns.length > 1}
+        {#each columns as column, n (column.id)}
+          <button
+            type="button"
+            class="quiet column"
+            class:chosen={column.id === bench.area?.id}
+            aria-pressed={column.id === bench.area?.id}
+            aria-label="{band.name}, column {n + 1}"
+            title="Column {n + 1} of {band.name}"
+            onclick={() => bench.choose(column.id)}>{n + 1}</button
+          >
+        {/each}
+      {/if}
     {/each}
+    <AreaActions {bench} />
   </nav>
   <div class="flex min-w-0 items-center gap-1">
     <p
@@ -64,7 +122,47 @@
 </div>
 
 <style>
+  .path {
+    display: flex;
+    align-items: center;
+    flex: none;
+    max-width: 66%;
+    overflow-x: auto;
+    scrollbar-width: none;
+  }
+  .path button {
+    white-space: nowrap;
+  }
   .chosen {
     font-weight: 700;
+    text-decoration: underline;
+    text-decoration-color: var(--color-primary);
+    text-decoration-thickness: 2px;
+    text-underline-offset: 6px;
+  }
+  .around {
+    font-weight: 700;
+  }
+  .join {
+    border: 1px dashed var(--color-primary);
+    min-height: 24px;
+    padding: 0 6px;
+    margin: 0 4px;
+    font-size: 12.5px;
+  }
+  .inside {
+    font-style: italic;
+  }
+  .column {
+    min-width: 28px;
+    padding: 0;
+    text-align: center;
+  }
+  .pages {
+    min-height: 28px;
+    padding-right: 4px;
+    background: transparent;
+    font-weight: 600;
+    cursor: pointer;
   }
 </style>

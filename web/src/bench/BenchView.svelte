@@ -12,7 +12,7 @@
   <AreaPath {bench} />
   <Screens {bench} />
   <div
-    class="grid h-[268px] shrink-0 grid-cols-[minmax(0,1fr)_minmax(400px,34%)] border-t border-base-300 bg-base-100"
+    class="grid h-[296px] shrink-0 grid-cols-[minmax(0,1fr)_minmax(488px,38%)] border-t border-base-300 bg-base-100"
   >
     <BuildUpStrip {bench} />
     <Settings {bench} />

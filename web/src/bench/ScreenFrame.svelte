@@ -1,15 +1,39 @@
 <script lang="ts">
   import type { Screen } from '../api/types';
   import type { Bench } from './bench.svelte';
-  import { apply, clicked, mark } from './frame';
+  import { PictureDrag } from './drag.svelte';
+  import { apply, elementOf, idsAt } from './frame';
+  import { mark, outline } from './marks';
 
   type Props = { bench: Bench; screen: Screen; scale: number; height: number };
   let { bench, screen, scale, height }: Props = $props();
 
   let frame = $state<HTMLIFrameElement>();
   let page = $state.raw<Document | null>(null);
-  let outline = $state<{ top: number; height: number } | null>(null);
+  let flashing = $state(false);
   const here = $derived(bench.short.filter((r) => r.screen === screen.id && !r.missing));
+  const grab = $derived(bench.layer?.kind === 'image');
+
+  function listen(inner: Document): void {
+    const drag = new PictureDrag(bench, screen);
+    let dragged = false;
+    inner.addEventListener('click', (event) => {
+      event.preventDefault();
+      if (!dragged) bench.chooseClicked(idsAt(event.target));
+      dragged = false;
+    });
+    inner.addEventListener('dragstart', (event) => event.preventDefault());
+    inner.addEventListener('pointerdown', (event) => {
+      drag.down(event);
+      if (event.target instanceof inner.defaultView!.Element) event.target.setPointerCapture(event.pointerId);
+    });
+    inner.addEventListener('pointermove', (event) => drag.move(event, scale));
+    inner.addEventListener('pointerup', () => (dragged = drag.up()));
+    for (const name of ['keydown', 'keyup'])
+      inner.addEventListener(name, (event) =>
+        window.dispatchEvent(new KeyboardEvent(name, event as KeyboardEvent)),
+      );
+  }
 
   function loaded(): void {
     const inner = frame?.contentDocument ?? null;
@@ -18,23 +42,7 @@
       return;
     }
     page = inner;
-    inner.addEventListener('click', (event) => {
-      event.preventDefault();
-      const bands = bench.bands;
-      const blocks = new Set(
-        bands.flatMap((b) => (b.columns ?? []).flatMap((c) => (c.blocks ?? []).map((w) => w.id))),
-      );
-      const found = clicked(
-        event.target,
-        bands.map((b) => b.id),
-        blocks,
-      );
-      if (found) bench.chooseClicked(...found);
-    });
-    for (const name of ['keydown', 'keyup'])
-      inner.addEventListener(name, (event) =>
-        window.dispatchEvent(new KeyboardEvent(name, event as KeyboardEvent)),
-      );
+    listen(inner);
   }
 
   $effect(() => {
@@ -46,12 +54,22 @@
   });
 
   $effect(() => {
-    if (!page || bench.flash === 0) return;
-    const area = page.querySelector(`.gf-${bench.band?.id}`)?.getBoundingClientRect();
-    if (!area) return;
-    outline = { top: area.top * scale, height: area.height * scale };
-    const timer = setTimeout(() => (outline = null), 1400);
+    if (!page) return;
+    page.documentElement.style.userSelect = grab ? 'none' : '';
+    page.documentElement.style.cursor = grab ? 'move' : '';
+  });
+
+  $effect(() => {
+    if (bench.flash === 0) return;
+    flashing = true;
+    const timer = setTimeout(() => (flashing = false), 1400);
     return () => clearTimeout(timer);
+  });
+
+  $effect(() => {
+    if (!page || !bench.area || !bench.live) return;
+    const element = elementOf(page, bench.area.id, bench.area.kind === 'page');
+    outline(page, { element: bench.marked ? element : null, flash: flashing, spaces: bench.spaces }, scale);
   });
 </script>
 
@@ -65,9 +83,6 @@
     style:height="{screen.height}px"
     style:transform="scale({scale})"
   ></iframe>
-  {#if outline}
-    <div class="outline-mark" style:top="{outline.top}px" style:height="{outline.height}px"></div>
-  {/if}
 </div>
 
 <style>
@@ -81,13 +96,5 @@
     border: 0;
     transform-origin: 0 0;
     background: white;
-  }
-  .outline-mark {
-    position: absolute;
-    left: 0;
-    right: 0;
-    border: 3px solid var(--color-primary);
-    box-shadow: inset 0 0 0 1px white;
-    pointer-events: none;
   }
 </style>

@@ -8,16 +8,20 @@
   type Row = { block: Block; rest: Reading; missing: Reading | undefined };
   const rows = $derived.by(() => {
     const mine = bench.readings.filter((r) => r.screen === screen.id);
-    return bench.blocks.flatMap((block): Row[] => {
+    return bench.words.flatMap((block): Row[] => {
       const rest = mine.find((r) => r.block === block.id && !r.missing);
       if (!rest) return [];
       return [{ block, rest, missing: mine.find((r) => r.block === block.id && r.missing) }];
     });
   });
 
+  function said(block: Block): string {
+    const text = block.kind === 'menu' ? (block.items ?? []).map((i) => i.wording).join(', ') : block.wording;
+    return text || 'no words yet';
+  }
+
   function choose(row: Row): void {
-    bench.blockId = row.block.id;
-    bench.chooseCard('words');
+    bench.chooseBlock(row.block.id);
   }
 </script>
 
@@ -27,7 +31,7 @@
     <li>
       <button type="button" class="row" title={rest.sentence} onclick={() => choose(row)}>
         <Verdict meets={rest.meets} vouched={rest.vouched} />
-        <span class="truncate">{row.block.wording || 'no words yet'}</span>
+        <span class="truncate">{said(row.block)}</span>
         {#if rest.shown}
           <span class="whitespace-nowrap">
             <b class={rest.meets ? 'text-success' : 'text-warning'}>{rest.shown}</b>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Bench } from './bench.svelte';
+  import ScreenFacts from './ScreenFacts.svelte';
   import ScreenFrame from './ScreenFrame.svelte';
   import ScreenReadings from './ScreenReadings.svelte';
 
@@ -13,7 +14,7 @@
   let height = $state(0);
 
   const shown = $derived(bench.screens.filter((s) => !bench.forward || s.id === bench.forward));
-  const lines = $derived(Math.min(4, Math.max(1, bench.blocks.length)));
+  const lines = $derived(Math.min(4, Math.max(1, bench.words.length)));
   const room = $derived(Math.max(120, height - LABEL - lines * 20 - 14));
   const lowest = $derived(Math.min(...shown.map((s) => s.height)));
   const scale = $derived.by(() => {
@@ -32,9 +33,10 @@
     {#if width > 0 && height > 0}
       {#each shown as screen (screen.id)}
         <div class="min-w-0" style:width="{Math.max(LEAST, screen.width * scale)}px">
-          <div class="flex items-baseline gap-2 truncate" style:height="{LABEL}px">
+          <div class="head flex items-baseline gap-2 truncate" style:height="{LABEL}px">
             <h2 class="font-semibold">{screen.name}</h2>
             <span class="muted text-[12.5px]">{screen.width} × {screen.height}</span>
+            <ScreenFacts {bench} {screen} />
             {#if bench.forward}
               <button type="button" class="act ml-auto cursor-pointer" onclick={() => (bench.forward = null)}
                 >All screens</button
@@ -50,3 +52,9 @@
     {/if}
   </div>
 </section>
+
+<style>
+  .head {
+    container-type: inline-size;
+  }
+</style>

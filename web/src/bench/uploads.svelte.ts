@@ -1,13 +1,16 @@
 import * as client from '../api/client';
-import type { Asset, ImageLayer, Operation } from '../api/types';
+import type { Asset, ImageLayer, Problem } from '../api/types';
 import type { Bench } from './bench.svelte';
-import { freeId } from './ids';
 
 export type Upload = { id: number; name: string; done: number; problem: string | null; stop: () => void };
 
-/** Pictures on their way in. A picture that arrives is put behind the words of the present band. */
+const AT_ONCE = 3;
+
+/** Pictures on their way in. The first that arrives may be put behind the words of the present area. */
 export class Uploads {
   list = $state<Upload[]>([]);
+  /** Counts what has come onto the shelf, so that views know when to look again. */
+  arrived = $state(0);
   private counter = 0;
   private readonly bench: Bench;
 
@@ -19,23 +22,38 @@ export class Uploads {
     this.list = this.list.filter((u) => u.id !== id);
   }
 
-  async bring(files: File[]): Promise<void> {
-    for (const file of files) await this.one(file);
+  /** Bring files in, three at a time; with `lay` the first one is shown in the present area at once. */
+  async bring(files: File[], lay: boolean): Promise<void> {
+    this.list = this.list.filter((u) => !u.problem);
+    const queue = files.map((file, n) => ({ file, lay: lay && n === 0, upload: this.listed(file) }));
+    const take = async (): Promise<void> => {
+      for (let next = queue.shift(); next; next = queue.shift())
+        await this.one(next.file, next.lay, next.upload);
+    };
+    await Promise.all(Array.from({ length: AT_ONCE }, take));
   }
 
-  private async one(file: File): Promise<void> {
+  private listed(file: File): { id: number; abort: AbortController } {
     const abort = new AbortController();
     const id = ++this.counter;
-    this.list = [
-      ...this.list.filter((u) => !u.problem),
-      { id, name: file.name, done: 0, problem: null, stop: () => abort.abort() },
-    ];
+    this.list = [...this.list, { id, name: file.name, done: 0, problem: null, stop: () => abort.abort() }];
+    return { id, abort };
+  }
+
+  private async one(
+    file: File,
+    lay: boolean,
+    { id, abort }: { id: number; abort: AbortController },
+  ): Promise<void> {
     const update = (part: Partial<Upload>) => {
       this.list = this.list.map((u) => (u.id === id ? { ...u, ...part } : u));
     };
+    if (abort.signal.aborted) return this.dismiss(id);
     try {
       const asset = await client.addPicture(file, (done) => update({ done }), abort.signal);
-      await this.place(asset);
+      const problem = lay ? await this.lay(asset, null) : await this.shelve(asset);
+      if (problem) throw new Error(problem.message);
+      this.arrived += 1;
       this.dismiss(id);
     } catch (error) {
       if (error instanceof DOMException) this.dismiss(id);
@@ -43,44 +61,33 @@ export class Uploads {
     }
   }
 
-  private async place(asset: Asset): Promise<void> {
-    const { bench } = this;
-    const site = bench.site;
-    if (!site) return;
-    const patch: Operation[] = [];
-    if (!site.assets?.some((a) => a.id === asset.id))
-      patch.push({ op: 'add', path: '/assets/-', value: asset });
-    const chosen = bench.layer?.kind === 'image' ? bench.layer : bench.layers.find((l) => l.kind === 'image');
-    let card: string;
-    if (chosen) {
-      const path = bench.layerPath(chosen.id);
-      card = chosen.id;
-      patch.push({ op: 'replace', path: `${path}/asset`, value: asset.id });
-      patch.push({ op: 'replace', path: `${path}/name`, value: asset.name.replace(/\.[^.]+$/, '') });
-      patch.push({ op: 'replace', path: `${path}/focal`, value: [0.5, 0.5] });
-    } else {
-      const layer = imageLayer(freeId('picture', bench.page), asset);
-      card = layer.id;
-      patch.push({ op: 'add', path: `${bench.bandPath}/backdrop/layers/0`, value: layer });
+  /** Put a picture on the shelf; it is there once, however often it comes. */
+  async shelve(asset: Asset): Promise<Problem | null> {
+    const problem = await this.bench.edit({ kind: 'shelve-picture', asset });
+    if (problem?.kind === 'already-there') {
+      this.bench.notice = { text: problem.message, tone: 'plain' };
+      return null;
     }
-    const problem = await bench.keep(patch, `Put ${asset.name} behind ${bench.band?.name ?? 'the words'}`);
-    if (problem) throw new Error(problem.message);
-    bench.chooseCard(card);
-    if (asset.note) bench.notice = { text: `${asset.name}: ${asset.note}`, tone: 'plain' };
+    if (!problem && asset.note) this.bench.notice = { text: `${asset.name}: ${asset.note}`, tone: 'plain' };
+    return problem;
   }
-}
 
-/** A new layer that shows a picture. */
-export function imageLayer(id: string, asset: Asset): ImageLayer {
-  const name = asset.name.replace(/\.[^.]+$/, '');
-  return {
-    kind: 'image',
-    id,
-    name,
-    asset: asset.id,
-    size: 'cover',
-    focal: [0.5, 0.5],
-    visible: true,
-    opacity: 1,
-  };
+  /** Show a picture in the present area: in a layer, in its lowest picture layer, or in a new one. */
+  async lay(asset: Asset, layer: ImageLayer | null): Promise<Problem | null> {
+    const { bench } = this;
+    const chosen = layer ?? (bench.layer?.kind === 'image' ? bench.layer : null);
+    const target = chosen ?? bench.layers.find((l) => l.kind === 'image');
+    const problem = await bench.edit(
+      {
+        kind: 'lay-picture',
+        page: bench.page?.id ?? '',
+        area: bench.area?.id ?? '',
+        asset,
+        layer: target?.id ?? null,
+      },
+      (card) => bench.chooseCard(card),
+    );
+    if (!problem && asset.note) bench.notice = { text: `${asset.name}: ${asset.note}`, tone: 'plain' };
+    return problem;
+  }
 }

@@ -10,11 +10,18 @@
   const CARD = 122;
   const STEP = 140;
   const LINE = 118;
+  const SIZES = {
+    cover: 'fills',
+    contain: 'whole',
+    natural: 'natural',
+    stretch: 'stretched',
+    own: 'own size',
+  };
   let dragged = $state<string | null>(null);
 
   type Entry = { id: string; name: string; aside: string; layer: Layer | null };
   const entries = $derived<Entry[]>([
-    { id: 'base', name: 'Base', aside: bench.band?.backdrop?.base ?? 'none', layer: null },
+    { id: 'base', name: 'Base', aside: bench.area?.backdrop.base ?? 'none', layer: null },
     ...bench.layers.map((layer) => ({ id: layer.id, name: layer.name, aside: aside(layer), layer })),
     { id: 'words', name: 'Words', aside: '', layer: null },
   ]);
@@ -24,7 +31,7 @@
   function aside(layer: Layer): string {
     if (layer.visible === false) return 'off';
     if (layer.kind === 'image')
-      return { cover: 'fills', contain: 'whole', natural: 'natural' }[layer.size ?? 'cover'];
+      return layer.repeat?.some((r) => r !== 'no-repeat') ? 'tiles' : SIZES[layer.size ?? 'cover'];
     return `${Math.round((layer.opacity ?? 1) * 100)} %`;
   }
 

@@ -1,9 +1,8 @@
 import type { Asset, Layer, Operation } from '../api/types';
 import type { Bench } from '../bench/bench.svelte';
 import { freeId } from '../bench/ids';
-import { imageLayer } from '../bench/uploads.svelte';
 
-const layersPath = (bench: Bench) => `${bench.bandPath}/backdrop/layers`;
+const layersPath = (bench: Bench) => `${bench.areaPath}/backdrop/layers`;
 
 export function setVisible(bench: Bench, layer: Layer, visible: boolean): void {
   const patch: Operation[] = [
@@ -41,6 +40,10 @@ export function addColour(bench: Bench, at: number): Promise<void> {
   return insert(bench, { kind: 'colour', id, name: 'Overlay', colour, opacity: 0.4, visible: true }, at);
 }
 
-export function addPicture(bench: Bench, asset: Asset, at: number): Promise<void> {
-  return insert(bench, imageLayer(freeId('picture', bench.page), asset), at);
+export async function addPicture(bench: Bench, asset: Asset, at: number): Promise<void> {
+  const { page, area } = bench;
+  if (!page || !area) return;
+  await bench.edit({ kind: 'lay-picture', page: page.id, area: area.id, asset, at }, (card) =>
+    bench.chooseCard(card),
+  );
 }

@@ -5,15 +5,16 @@
     value: T;
     options: readonly { value: T; name: string; note?: string }[];
     choose: (value: T) => void;
+    short?: boolean;
   };
-  let { label, value, options, choose }: Props = $props();
+  let { label, value, options, choose, short = false }: Props = $props();
   const name = $props.id();
 </script>
 
 <fieldset class="flex items-center gap-2">
   <legend class="sr-only">{label}</legend>
-  <span class="muted w-[68px] shrink-0 text-[13px]" aria-hidden="true">{label}</span>
-  <div class="flex gap-x-3">
+  <span class="muted {short ? 'w-[52px]' : 'w-[68px]'} shrink-0 text-[13px]" aria-hidden="true">{label}</span>
+  <div class="flex gap-x-2.5">
     {#each options as option (option.value)}
       <label class="option" title={option.note}>
         <input

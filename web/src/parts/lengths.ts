@@ -10,6 +10,13 @@ export function nudgeLength(text: string, by: number): string {
   return text.slice(0, target.index) + said + text.slice(target.index + target[0].length);
 }
 
+/** The same, also below zero. */
+export function nudgeSigned(text: string, by: number): string {
+  const match = /^(-?\d*\.?\d+)(.*)$/.exec(text.trim());
+  if (!match) return text;
+  return String(Math.round((Number(match[1]) + by) * 100) / 100) + match[2];
+}
+
 export function nudgeNumber(step: number, least: number, most: number): (text: string, by: number) => string {
   return (text, by) => {
     const next = Math.min(most, Math.max(least, Number.parseFloat(text) + by * step));

@@ -1,21 +1,24 @@
 <script lang="ts">
   /** The whole picture with the spot that is to stay in sight; dragged, clicked or nudged with the arrow keys. */
+  import type { ScreenWindow } from '../api/types';
+
   type Spot = [number, number];
   type Props = {
     picture: string;
     proportion: number;
     value: Spot;
+    windows?: ScreenWindow[];
     show: (spot: Spot) => void;
     keep: (spot: Spot) => void;
   };
-  let { picture, proportion, value, show, keep }: Props = $props();
+  let { picture, proportion, value, windows = [], show, keep }: Props = $props();
 
   let pulled = $state.raw<Spot | null>(null);
   let timer: ReturnType<typeof setTimeout> | undefined;
   const spot = $derived(pulled ?? value);
   const percent = (v: number) => Math.round(v * 100);
   const HEIGHT = 112;
-  const width = $derived(Math.min(190, HEIGHT * proportion));
+  const width = $derived(Math.min(168, HEIGHT * proportion));
 
   const held = (v: number) => Math.round(Math.min(1, Math.max(0, v)) * 1000) / 1000;
 
@@ -63,6 +66,16 @@
   onpointerup={settle}
   onkeydown={key}
 >
+  {#each windows as { screen, name, window: [x, y, w, h] } (screen)}
+    <span
+      class="window"
+      title={name}
+      style:left="{x * 100}%"
+      style:top="{y * 100}%"
+      style:width="{w * 100}%"
+      style:height="{h * 100}%"
+    ></span>
+  {/each}
   <span class="spot" style:left="{spot[0] * 100}%" style:top="{spot[1] * 100}%"></span>
 </div>
 
@@ -73,6 +86,14 @@
     background-size: 100% 100%;
     cursor: crosshair;
     touch-action: none;
+  }
+  .window {
+    position: absolute;
+    box-sizing: border-box;
+    border: 1px solid white;
+    outline: 1px solid rgb(38 34 29 / 0.7);
+    outline-offset: -2px;
+    pointer-events: none;
   }
   .spot {
     position: absolute;

@@ -5,50 +5,47 @@
 
   let { bench, layer = null }: { bench: Bench; layer?: ImageLayer | null } = $props();
 
-  const assets = $derived(bench.site?.assets ?? []);
+  const MOST = 9;
+  const assets = $derived.by(() => {
+    const all = bench.site?.assets ?? [];
+    const own = all.filter((a) => a.id === layer?.asset);
+    return [...own, ...all.filter((a) => a.id !== layer?.asset).toReversed()].slice(0, MOST);
+  });
+  const more = $derived((bench.site?.assets?.length ?? 0) - assets.length);
 
   function choose(asset: Asset): void {
-    if (!layer || asset.id === layer.asset) return;
-    const path = bench.layerPath(layer.id);
-    void bench.keep(
-      [
-        { op: 'replace', path: `${path}/asset`, value: asset.id },
-        { op: 'replace', path: `${path}/name`, value: asset.name.replace(/\.[^.]+$/, '') },
-      ],
-      `Show ${asset.name}`,
-    );
+    if (asset.id !== layer?.asset) void bench.uploads.lay(asset, layer);
   }
 
   function bring(event: Event & { currentTarget: HTMLInputElement }): void {
     const files = [...(event.currentTarget.files ?? [])];
     event.currentTarget.value = '';
-    void bench.uploads.bring(files);
+    void bench.uploads.bring(files, true);
   }
 </script>
 
 <div class="flex flex-wrap gap-1.5" role="group" aria-label="Pictures">
-  {#if layer}
-    {#each assets as asset (asset.id)}
-      <button
-        type="button"
-        class="thumb"
-        aria-label={asset.name}
-        aria-pressed={asset.id === layer.asset}
-        title={asset.name}
-        style:background-image="url(/thumbs/{asset.hash.slice(0, 10)})"
-        onclick={() => choose(asset)}
-      ></button>
-    {/each}
-  {/if}
+  {#each assets as asset (asset.id)}
+    <button
+      type="button"
+      class="thumb"
+      aria-label={asset.name}
+      aria-pressed={asset.id === layer?.asset}
+      title={asset.name}
+      style:background-image="url(/thumbs/{asset.hash.slice(0, 10)})"
+      onclick={() => choose(asset)}
+    ></button>
+  {/each}
+  {#if more > 0}<span class="muted self-center text-[12.5px]">{more} more on the shelf</span>{/if}
   <label class="bring">
     Bring a picture
     <input
       type="file"
       class="sr-only"
       multiple
-      accept="image/jpeg,image/png,image/webp,image/avif"
+      accept="image/jpeg,image/png,image/webp,image/avif,image/gif,image/svg+xml"
       onchange={bring}
-      aria-label="Bring a picture: JPEG, PNG, WebP or AVIF"
+      aria-label="Bring a picture: JPEG, PNG, WebP, AVIF, GIF or SVG"
     />
   </label>
 </div>

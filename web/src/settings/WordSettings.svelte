@@ -5,6 +5,9 @@
   import ColourField from '../parts/ColourField.svelte';
   import Field from '../parts/Field.svelte';
   import { nudgeLength, nudgeNumber } from '../parts/lengths';
+  import MenuItems from './MenuItems.svelte';
+  import PictureBlock from './PictureBlock.svelte';
+  import SizeSetting from './SizeSetting.svelte';
   import Wording from './Wording.svelte';
 
   let { bench }: { bench: Bench } = $props();
@@ -36,15 +39,30 @@
   }
 </script>
 
-{#if block && lettering}
+{#if block && block.kind === 'space'}
+  {@const of = block}
+  <Field
+    label="Height"
+    value={of.height ?? '32px'}
+    nudge={nudgeLength}
+    show={(text) => bench.show(set(of, 'height', text))}
+    keep={(text) => keep(of, 'height', text, `Space of ${text}`)}
+  />
+{:else if block && block.kind === 'picture'}
+  {#key block.id}<PictureBlock {bench} {block} />{/key}
+{:else if block && lettering}
   {@const of = block}
   <div class="flex flex-col gap-2">
     {#key of.id}
-      <Wording
-        value={of.wording ?? ''}
-        show={(text) => bench.show(set(of, 'wording', text))}
-        keep={(text) => keep(of, 'wording', text, `Words: ${text.slice(0, 40) || 'none'}`)}
-      />
+      {#if of.kind === 'menu'}
+        <MenuItems {bench} block={of} />
+      {:else}
+        <Wording
+          value={of.wording ?? ''}
+          show={(text) => bench.show(set(of, 'wording', text))}
+          keep={(text) => keep(of, 'wording', text, `Words: ${text.slice(0, 40) || 'none'}`)}
+        />
+      {/if}
       <div class="grid grid-cols-[1fr_90px_80px] gap-2">
         <label class="min-w-0">
           <span class="muted block pb-0.5 text-[12px]">Font</span>
@@ -82,18 +100,7 @@
           keep={(text) => keep(of, 'lettering/line', Number(text.replace(',', '.')), `Line height ${text}`)}
         />
       </div>
-      <div class="flex items-center gap-2">
-        <span class="muted w-[68px] shrink-0 text-[13px]" aria-hidden="true">Size</span>
-        <Field
-          label="Size"
-          hideLabel
-          value={lettering.size ?? '17px'}
-          nudge={nudgeLength}
-          note="px, rem, or growing with the screen: clamp(34px, 5vw, 72px)"
-          show={(text) => bench.show(set(of, 'lettering/size', text))}
-          keep={(text) => keep(of, 'lettering/size', text, `Size ${text}`)}
-        />
-      </div>
+      <SizeSetting {bench} block={of} />
     {/key}
     <ColourField
       label="Colour"
@@ -102,13 +109,24 @@
       show={(colour) => bench.show(set(of, 'lettering/colour', colour))}
       keep={(colour) => keep(of, 'lettering/colour', colour, `Words in ${colour}`)}
     />
-    <Choice
-      label="Set"
-      value={lettering.align ?? bench.band?.content?.align ?? 'start'}
-      options={ALIGNS}
-      choose={(align) => void keep(of, 'lettering/align', align, `Words ${align}`)}
-    />
+    <div class="flex items-center gap-4">
+      <Choice
+        label="Set"
+        value={lettering.align ?? bench.band?.content?.align ?? 'start'}
+        options={ALIGNS}
+        choose={(align) => void keep(of, 'lettering/align', align, `Words ${align}`)}
+      />
+      {#if of.kind === 'logo' || of.kind === 'text' || of.kind === 'heading'}
+        <Field
+          label="Link"
+          hideLabel
+          value={of.link ?? ''}
+          note="where a click leads: a page of this site, a path, https:, mailto: or tel:"
+          keep={(text) => keep(of, 'link', text || null, text ? `Link to ${text}` : 'No link')}
+        />
+      {/if}
+    </div>
   </div>
 {:else}
-  <p class="muted">There are no words on this band.</p>
+  <p class="muted pt-2">There are no words here yet. Add a heading or a text above.</p>
 {/if}

@@ -2,6 +2,8 @@
   import * as client from '../api/client';
   import type { BundleFile, Rule } from '../api/types';
   import type { Bench } from '../bench/bench.svelte';
+  import type { Area } from '../bench/tree';
+  import Weights from './Weights.svelte';
 
   let { bench }: { bench: Bench } = $props();
 
@@ -14,23 +16,27 @@
 
   $effect(() => {
     const page = bench.page?.id;
-    const band = bench.band?.id;
+    const area = bench.area?.id;
     const name = selector.trim() || '.banner';
-    if (!page || !band || !bench.state) return;
+    if (!page || !area || !bench.state) return;
     client
-      .rule(page, band, name)
+      .rule(page, area, name)
       .then((found) => (rule = found))
       .catch((error: unknown) => bench.tell(error));
   });
 
-  $effect(() => {
-    if (!bench.state) return;
+  function look(): void {
     client
       .bundleFiles()
       .then((found) => (files = found))
       .catch((error: unknown) => bench.tell(error));
+  }
+
+  $effect(() => {
+    if (bench.state) look();
   });
 
+  const areaName = (area: Area) => (area.column ? `${area.band?.name}: ${area.name}` : area.name);
   const kilobytes = (of: BundleFile[]) => `${Math.ceil(of.reduce((sum, f) => sum + f.bytes, 0) / 1024)} kB`;
 
   async function copy(): Promise<void> {
@@ -76,12 +82,8 @@
     <div class="flex flex-wrap items-end gap-4 py-2">
       <label>
         <span class="muted block pb-0.5 text-[12px]">Area</span>
-        <select
-          class="field"
-          value={bench.band?.id}
-          onchange={(e) => bench.chooseBand(e.currentTarget.value)}
-        >
-          {#each bench.bands as band (band.id)}<option value={band.id}>{band.name}</option>{/each}
+        <select class="field" value={bench.area?.id} onchange={(e) => bench.choose(e.currentTarget.value)}>
+          {#each bench.areas as area (area.id)}<option value={area.id}>{areaName(area)}</option>{/each}
         </select>
       </label>
       <label>
@@ -132,6 +134,7 @@
         </table>
       {/if}
     </section>
+    <Weights {bench} changed={look} />
     <section aria-labelledby="file">
       <h2 id="file" class="display-face text-[18px]">The site as one file</h2>
       <p class="py-1.5">Everything that is needed to go on elsewhere: site.json and the original pictures.</p>

@@ -1,0 +1,32 @@
+import type { Operation } from '../api/types';
+
+type Varying = { screens?: Record<string, object> };
+
+/** A layer, band or block as it is on a screen (null: everywhere). */
+export function on<T extends Varying>(item: T, screen: string | null): T {
+  const own = screen ? item.screens?.[screen] : undefined;
+  if (!own) return item;
+  const given = Object.fromEntries(Object.entries(own).filter(([, value]) => value !== null));
+  if ('focal' in given && !('position' in given)) return { ...item, ...given, position: null };
+  return { ...item, ...given };
+}
+
+/** Operations that set fields of an item everywhere, or on one screen alone. */
+export function setting<T extends Varying>(
+  path: string,
+  item: T,
+  values: Record<string, unknown>,
+  screen: string | null,
+): Operation[] {
+  if (!screen)
+    return Object.entries(values).map(([name, value]) => ({ op: 'add', path: `${path}/${name}`, value }));
+  const own = { ...item.screens?.[screen], ...values };
+  return [{ op: 'add', path: `${path}/screens`, value: { ...item.screens, [screen]: own } }];
+}
+
+/** The screens on which a field differs. */
+export function differing(item: Varying, fields: string[]): string[] {
+  return Object.entries(item.screens ?? {})
+    .filter(([, own]) => fields.some((f) => ((own as Record<string, unknown>)[f] ?? null) !== null))
+    .map(([screen]) => screen);
+}

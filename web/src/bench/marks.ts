@@ -1,0 +1,130 @@
+import type { Reading } from '../api/types';
+
+const SVG = 'http://www.w3.org/2000/svg';
+
+type Span = { left: number; right: number; foot: number };
+
+/** Neighbouring letters of a line that fall short, as one span each, in px of the page. */
+export function spans(readings: Reading[]): Span[] {
+  const found: Span[] = [];
+  for (const reading of readings) {
+    let last: (Span & { line: number; index: number }) | null = null;
+    for (const { box, line, index } of reading.short) {
+      const [left, top, width, height] = box;
+      if (last && last.line === line && index - last.index <= 2) {
+        last.right = left + width;
+        last.foot = Math.max(last.foot, top + height);
+        last.index = index;
+      } else {
+        last = { left, right: left + width, foot: top + height, line, index };
+        found.push(last);
+      }
+    }
+  }
+  return found;
+}
+
+function path(page: Document, d: string, attributes: Record<string, string>): SVGPathElement {
+  const element = page.createElementNS(SVG, 'path');
+  for (const [name, value] of Object.entries({ d, fill: 'none', ...attributes }))
+    element.setAttribute(name, value);
+  return element;
+}
+
+function zigzag({ left, right, foot }: Span, step: number): string {
+  let d = `M${left} ${foot}`;
+  let up = true;
+  for (let x = left + step; x <= right + step / 2; x += step) {
+    d += `L${x} ${foot + (up ? step * 0.7 : 0)}`;
+    up = !up;
+  }
+  return d;
+}
+
+function layer(page: Document, id: string): SVGSVGElement {
+  const old = page.getElementById(id);
+  if (old) return old as unknown as SVGSVGElement;
+  const svg = page.createElementNS(SVG, 'svg') as SVGSVGElement;
+  svg.id = id;
+  svg.setAttribute('aria-hidden', 'true');
+  svg.style.cssText =
+    'position:absolute;left:0;top:0;overflow:visible;pointer-events:none;width:1px;height:1px';
+  page.documentElement.append(svg);
+  return svg;
+}
+
+/** Mark letters that fall short, in place; `scale` keeps the marks' thickness the same at every size of a screen. */
+export function mark(page: Document, readings: Reading[], scale: number): void {
+  const strokes = spans(readings).flatMap((span) => {
+    const d = zigzag(span, 4 / scale);
+    return [
+      path(page, d, { stroke: '#fff6e0', 'stroke-width': String(4 / scale) }),
+      path(page, d, { stroke: '#a35f00', 'stroke-width': String(1.8 / scale) }),
+    ];
+  });
+  layer(page, 'gf-marks').replaceChildren(...strokes);
+}
+
+type Rect = { left: number; top: number; right: number; bottom: number };
+
+function rectOf(page: Document, element: Element): Rect {
+  const box = element.getBoundingClientRect();
+  const { scrollX, scrollY } = page.defaultView ?? { scrollX: 0, scrollY: 0 };
+  const top = box.top + scrollY;
+  const left = box.left + scrollX;
+  return { left, top, right: left + box.width, bottom: top + box.height };
+}
+
+const frame = ({ left, top, right, bottom }: Rect) => `M${left} ${top}H${right}V${bottom}H${left}Z`;
+
+/** Marks in the four corners of a box, `reach` px long. */
+function corners({ left, top, right, bottom }: Rect, reach: number): string {
+  const x = Math.min(reach, (right - left) / 3);
+  const y = Math.min(reach, (bottom - top) / 3);
+  return (
+    `M${left} ${top + y}V${top}H${left + x}M${right - x} ${top}H${right}V${top + y}` +
+    `M${right} ${bottom - y}V${bottom}H${right - x}M${left + x} ${bottom}H${left}V${bottom - y}`
+  );
+}
+
+export type Outline = { element: HTMLElement | null; flash: boolean; spaces: boolean };
+
+function spacesOf(page: Document, element: HTMLElement, box: Rect): SVGPathElement[] {
+  const style = page.defaultView?.getComputedStyle(element);
+  if (!style) return [];
+  const px = (name: string) => Number.parseFloat(style.getPropertyValue(name)) || 0;
+  const inner = {
+    left: box.left + px('padding-left'),
+    right: box.right - px('padding-right'),
+    top: box.top + px('padding-top'),
+    bottom: box.bottom - px('padding-bottom'),
+  };
+  const outer = { ...box, top: box.top - px('margin-top'), bottom: box.bottom + px('margin-bottom') };
+  return [
+    path(page, frame(box) + frame(inner), {
+      fill: '#3f8f57',
+      'fill-opacity': '0.38',
+      'fill-rule': 'evenodd',
+    }),
+    path(page, frame(outer) + frame(box), { fill: '#b3651a', 'fill-opacity': '0.5', 'fill-rule': 'evenodd' }),
+  ];
+}
+
+/** Outline the chosen area; with `spaces` its inner space is shown in green and its outer space in brown. */
+export function outline(page: Document, { element, flash, spaces }: Outline, scale: number): void {
+  if (!element) return layer(page, 'gf-outline').replaceChildren();
+  const whole = rectOf(page, element);
+  const inset = 1.5 / scale;
+  const box = {
+    left: whole.left + inset,
+    top: whole.top + inset,
+    right: whole.right - inset,
+    bottom: whole.bottom - inset,
+  };
+  const d = flash ? frame(box) : corners(box, 16 / scale);
+  layer(page, 'gf-outline').replaceChildren(
+    ...(spaces ? spacesOf(page, element, whole) : []),
+    path(page, d, { stroke: 'white', 'stroke-width': String(4.5 / scale) }),
+    path(page, d, { stroke: '#7b1e3a', 'stroke-width': String(2.5 / scale) }),
+  );
+}

@@ -1,0 +1,173 @@
+import * as client from '../api/client';
+import { Refused } from '../api/client';
+import { patched } from '../api/patch';
+import type { Edit, Live, Operation, Page, Problem, Site, State } from '../api/types';
+import { Latest } from './latest';
+
+export type Notice = { text: string; tone: 'short' | 'plain' };
+
+/**
+ * The site as the server keeps it, and a `draft`: a patch that is shown but not kept. `show` previews, `keep` and `edit`
+ * make one step of the history. One call at a time changes the site.
+ */
+export class Session {
+  state = $state.raw<State | null>(null);
+  draft = $state.raw<Operation[]>([]);
+  live = $state.raw<Live | null>(null);
+  notice = $state.raw<Notice | null>(null);
+  holding = $state(false);
+  pageId = $state('home');
+
+  protected readonly showing = new Latest();
+  private keeping: Promise<unknown> = Promise.resolve();
+
+  readonly site = $derived<Site | null>(this.state ? patched(this.state.document, this.draft) : null);
+  readonly page = $derived<Page | null>(
+    this.site?.pages.find((p) => p.id === this.pageId) ?? this.site?.pages[0] ?? null,
+  );
+
+  /** Called when the screens show something new. */
+  protected shown(): void {}
+
+  get asked() {
+    return { revision: this.state?.revision ?? 0, patch: this.draft, page: this.page?.id ?? 'home' };
+  }
+
+  protected take(state: State): void {
+    this.state = state;
+    this.draft = [];
+    this.refresh();
+  }
+
+  protected refresh(): void {
+    this.showing.run(async () => {
+      try {
+        const live = await client.live(this.asked);
+        if (!this.holding) this.live = live;
+        this.shown();
+      } catch (error) {
+        if (!(error instanceof Refused) || this.draft.length === 0) this.tell(error);
+      }
+    });
+  }
+
+  /** Show a change on all screens without keeping it. */
+  show(patch: Operation[]): void {
+    this.draft = patch;
+    this.refresh();
+  }
+
+  /** Keep a change as one step. Gives the problem when it was refused; then what was there stays. */
+  keep(patch: Operation[], label: string): Promise<Problem | null> {
+    this.draft = patch;
+    const done = this.keeping.then(async () => {
+      try {
+        if (this.changesNothing(patch)) {
+          this.forget();
+          return null;
+        }
+        this.take(await client.change(this.state?.revision ?? 0, patch, label));
+        this.notice = null;
+        return null;
+      } catch (error) {
+        if (this.draft === patch) this.draft = [];
+        this.refresh();
+        return this.refusal(error);
+      }
+    });
+    this.keeping = done;
+    return done;
+  }
+
+  /** Carry out an edit that the core computes, as one step. Gives the problem when it was refused. */
+  edit(what: Edit, chosen: (id: string) => void = () => {}): Promise<Problem | null> {
+    const done = this.keeping.then(async () => {
+      try {
+        const answer = await client.edit(this.state?.revision ?? 0, what);
+        this.take(answer.state);
+        this.notice = null;
+        if (answer.chosen) chosen(answer.chosen);
+        return null;
+      } catch (error) {
+        const problem = await this.refusal(error);
+        if (problem && !this.notice) this.notice = { text: problem.message, tone: 'short' };
+        return problem;
+      }
+    });
+    this.keeping = done;
+    return done;
+  }
+
+  private changesNothing(patch: Operation[]): boolean {
+    const kept = this.state?.document;
+    return JSON.stringify(patched(kept, patch)) === JSON.stringify(kept);
+  }
+
+  /** Forget what is shown and not kept. */
+  forget(): void {
+    if (this.draft.length === 0) return;
+    this.draft = [];
+    this.refresh();
+  }
+
+  private async refusal(error: unknown): Promise<Problem | null> {
+    if (error instanceof Refused) {
+      if (error.status === 409) {
+        this.take(await client.state());
+        this.notice = { text: error.problem.message, tone: 'short' };
+      } else if (error.status === 0) this.tell(error);
+      return error.problem;
+    }
+    throw error;
+  }
+
+  move(way: 'undo' | 'redo'): Promise<void> {
+    const done = this.keeping.then(async () => {
+      if (!this.state?.[way]) return;
+      try {
+        this.take(await client[way](this.state.revision));
+      } catch (error) {
+        await this.refusal(error);
+      }
+    });
+    this.keeping = done;
+    return done;
+  }
+
+  /** Show the state before the last step, or before the change that is being made, while a key is held. */
+  async hold(): Promise<void> {
+    if (this.holding) return;
+    this.holding = true;
+    try {
+      const page = this.page?.id ?? 'home';
+      const found = this.draft.length
+        ? await client.live({ ...this.asked, patch: [] })
+        : await client.before(page);
+      if (this.holding) this.live = found;
+    } catch (error) {
+      this.holding = false;
+      this.tell(error);
+    }
+  }
+
+  release(): void {
+    if (!this.holding) return;
+    this.holding = false;
+    this.refresh();
+  }
+
+  async openSite(file: File): Promise<Problem | null> {
+    try {
+      this.take(await client.openSiteFile(file, this.state?.revision ?? 0));
+      this.shown();
+      return null;
+    } catch (error) {
+      return this.refusal(error);
+    }
+  }
+
+  tell(error: unknown): void {
+    const text = error instanceof Error ? error.message : 'Something went wrong; nothing was changed.';
+    this.notice = { text, tone: 'short' };
+  }
+}

@@ -1,0 +1,280 @@
+<script lang="ts" module>
+  export type Mode = 'focal' | 'part' | 'crop';
+</script>
+
+<script lang="ts">
+  import type { Crop, Framing, Part } from '../api/types';
+  import { between, focalAt, held, placed, rounded, spotIn, type Rect, type Spot } from './geometry';
+
+  type Props = {
+    picture: string;
+    proportion: number;
+    framing: Framing | null;
+    parts: Part[];
+    focal: Spot;
+    crop: Crop | null;
+    map: boolean;
+    mode: Mode;
+    show: (spot: Spot, screen?: string) => void;
+    keep: (spot: Spot, screen?: string) => void;
+    drawn: (rect: Rect) => void;
+  };
+  let { picture, proportion, framing, parts, focal, crop, map, mode, show, keep, drawn }: Props = $props();
+
+  let room = $state({ width: 0, height: 0 });
+  let pulled = $state.raw<Spot | null>(null);
+  let from = $state.raw<Spot | null>(null);
+  let to = $state.raw<Spot | null>(null);
+  let canvas = $state<HTMLCanvasElement>();
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  const width = $derived(Math.max(60, Math.min(room.width, room.height * proportion)));
+  const spot = $derived(pulled ?? focal);
+  const used = $derived<Rect>(
+    crop
+      ? { x: crop.x ?? 0, y: crop.y ?? 0, width: crop.width ?? 1, height: crop.height ?? 1 }
+      : { x: 0, y: 0, width: 1, height: 1 },
+  );
+  /** The focal point is a share of the part that is used. */
+  const shown = $derived<Spot>([used.x + spot[0] * used.width, used.y + spot[1] * used.height]);
+  const rect = $derived(from && to ? between(from, to) : null);
+  const reach = $derived(framing?.reach);
+  const windows = $derived(framing?.screens ?? []);
+
+  const inUsed = (at: Spot): Spot => [
+    rounded(held((at[0] - used.x) / used.width)),
+    rounded(held((at[1] - used.y) / used.height)),
+  ];
+
+  function down(event: PointerEvent & { currentTarget: HTMLElement }): void {
+    if (event.button !== 0) return;
+    event.currentTarget.setPointerCapture(event.pointerId);
+    from = spotIn(event, event.currentTarget);
+    to = from;
+    if (mode === 'focal') show((pulled = inUsed(from)));
+  }
+
+  function move(event: PointerEvent & { currentTarget: HTMLElement }): void {
+    if (!from || !event.currentTarget.hasPointerCapture(event.pointerId)) return;
+    to = spotIn(event, event.currentTarget);
+    if (mode === 'focal') show((pulled = inUsed(to)));
+  }
+
+  function up(): void {
+    const box = rect;
+    from = to = null;
+    if (mode === 'focal') settle();
+    else if (box && box.width > 0.01 && box.height > 0.01) drawn(box);
+  }
+
+  function settle(screen?: string): void {
+    clearTimeout(timer);
+    if (pulled) keep(pulled, screen);
+    pulled = null;
+  }
+
+  function key(event: KeyboardEvent): void {
+    const by = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    if (!by) return;
+    event.preventDefault();
+    const step = event.shiftKey ? 0.1 : 0.01;
+    show(
+      (pulled = [rounded(held(spot[0] + (by[0] ?? 0) * step)), rounded(held(spot[1] + (by[1] ?? 0) * step))]),
+    );
+    clearTimeout(timer);
+    timer = setTimeout(() => settle(), 450);
+  }
+
+  /** A screen's name is the handle of its window: dragging it gives that screen a focal point of its own. */
+  function pullWindow(
+    event: PointerEvent & { currentTarget: HTMLElement },
+    screen: string,
+    box: readonly number[],
+  ): void {
+    const handle = event.currentTarget;
+    const sheet = handle.closest('.sheet');
+    if (!sheet || event.button !== 0) return;
+    event.stopPropagation();
+    handle.setPointerCapture(event.pointerId);
+    const start = spotIn(event, sheet);
+    const [x = 0, y = 0, w = 1, h = 1] = box;
+    let last: Spot | null = null;
+    handle.onpointermove = (e) => {
+      const at = spotIn(e, sheet);
+      last = [
+        rounded(focalAt(x + at[0] - start[0], w, used.x, used.width)),
+        rounded(focalAt(y + at[1] - start[1], h, used.y, used.height)),
+      ];
+      show(last, screen);
+    };
+    handle.onpointerup = () => {
+      handle.onpointermove = handle.onpointerup = null;
+      if (last) keep(last, screen);
+    };
+  }
+
+  $effect(() => {
+    const rows = framing?.detail;
+    const pen = canvas?.getContext('2d');
+    if (!rows || !canvas || !pen || !rows[0]) return;
+    canvas.width = rows[0].length;
+    canvas.height = rows.length;
+    for (const [y, row] of rows.entries())
+      for (const [x, value] of row.entries()) {
+        pen.fillStyle = `rgb(196 110 0 / ${Math.min(0.75, value / 12)})`;
+        pen.fillRect(x, y, 1, 1);
+      }
+  });
+</script>
+
+<div class="min-h-0 flex-1" bind:clientWidth={room.width} bind:clientHeight={room.height}>
+  <div
+    class="sheet"
+    class:drawing={mode !== 'focal'}
+    role="presentation"
+    style:width="{width}px"
+    style:height="{width / proportion}px"
+    style:background-image="url({picture})"
+    onpointerdown={down}
+    onpointermove={move}
+    onpointerup={up}
+  >
+    {#if map}<canvas bind:this={canvas}></canvas>{/if}
+    {#if crop}<div class="used" style={placed(used)}></div>{/if}
+    {#if reach && mode === 'focal'}
+      <div
+        class="reach"
+        title="A focal point in here keeps all marked parts on every screen"
+        style={placed({
+          x: used.x + reach[0] * used.width,
+          y: used.y + reach[1] * used.height,
+          width: Math.max(0.004, reach[2] * used.width),
+          height: Math.max(0.004, reach[3] * used.height),
+        })}
+      ></div>
+    {/if}
+    {#each parts as part (part.id)}
+      <div class="part" style={placed({ ...part.box })}>
+        <span>{part.name}</span>
+      </div>
+    {/each}
+    {#each windows as { screen, name, window, differs }, n (screen)}
+      <div
+        class="window"
+        style="{placed({ x: window[0], y: window[1], width: window[2], height: window[3] })};--dash:{[
+          0, 10, 4,
+        ][n % 3]}px"
+      >
+        <button
+          type="button"
+          class="handle"
+          style:left="{8 + n * 74}px"
+          title="Drag to give {name} a focal point of its own"
+          tabindex="-1"
+          onpointerdown={(e) => pullWindow(e, screen, window)}>{name}{differs ? ' ◆' : ''}</button
+        >
+      </div>
+    {/each}
+    {#if rect && mode !== 'focal'}<div class="drawn" style={placed(rect)}></div>{/if}
+    <span
+      class="spot"
+      role="slider"
+      tabindex="0"
+      aria-label="Focal point"
+      aria-valuenow={Math.round(spot[0] * 100)}
+      aria-valuetext="{Math.round(spot[0] * 100)} % across, {Math.round(spot[1] * 100)} % down"
+      style:left="{shown[0] * 100}%"
+      style:top="{shown[1] * 100}%"
+      onkeydown={key}
+    ></span>
+  </div>
+</div>
+
+<style>
+  .sheet {
+    position: relative;
+    background-size: 100% 100%;
+    cursor: crosshair;
+    touch-action: none;
+    user-select: none;
+  }
+  canvas {
+    position: absolute;
+    inset: 0;
+    width: 100%;
+    height: 100%;
+    pointer-events: none;
+  }
+  .window,
+  .part,
+  .used,
+  .reach,
+  .drawn {
+    position: absolute;
+    box-sizing: border-box;
+    pointer-events: none;
+  }
+  .window {
+    border: 2px solid white;
+    outline: 1.5px solid rgb(38 34 29 / 0.85);
+    outline-offset: -3px;
+  }
+  .handle {
+    position: absolute;
+    top: 4px;
+    min-height: 22px;
+    padding: 0 7px;
+    font-size: 12.5px;
+    font-weight: 600;
+    color: #26221d;
+    background: rgb(255 255 255 / 0.92);
+    pointer-events: auto;
+    cursor: grab;
+    touch-action: none;
+  }
+  .part {
+    border: 2px dashed #ffd9a0;
+    outline: 1px solid rgb(0 0 0 / 0.5);
+  }
+  .part span {
+    position: absolute;
+    right: 2px;
+    bottom: 2px;
+    padding: 0 5px;
+    font-size: 12px;
+    color: #26221d;
+    background: #ffe3b8;
+  }
+  .used {
+    box-shadow: 0 0 0 2000px rgb(38 34 29 / 0.55);
+    clip-path: none;
+  }
+  .sheet:has(.used) {
+    overflow: hidden;
+  }
+  .reach {
+    background: repeating-linear-gradient(45deg, rgb(40 92 53 / 0.6) 0 3px, transparent 3px 8px);
+    border: 1px solid #8fd09c;
+  }
+  .drawn {
+    border: 2px solid white;
+    background: rgb(123 30 58 / 0.3);
+  }
+  .drawing .window,
+  .drawing .handle {
+    opacity: 0.35;
+    pointer-events: none;
+  }
+  .spot {
+    position: absolute;
+    width: 26px;
+    height: 26px;
+    margin: -13px;
+    border: 2.5px solid white;
+    outline: 1.5px solid #26221d;
+    background:
+      linear-gradient(white, white) 50% 50% / 2px 10px no-repeat,
+      linear-gradient(white, white) 50% 50% / 10px 2px no-repeat;
+    transform: rotate(45deg);
+  }
+</style>

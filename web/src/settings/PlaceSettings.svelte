@@ -1,0 +1,95 @@
+<script lang="ts">
+  /** Where the picture lies: by its focal point, at one of nine places, or at offsets from edges. */
+  import type { ImageLayer, Operation } from '../api/types';
+  import type { Bench } from '../bench/bench.svelte';
+  import Anchors from '../parts/Anchors.svelte';
+  import Differs from '../parts/Differs.svelte';
+  import Field from '../parts/Field.svelte';
+  import { nudgeSigned } from '../parts/lengths';
+
+  type Props = {
+    bench: Bench;
+    layer: ImageLayer;
+    own: ImageLayer;
+    set: (values: Record<string, unknown>) => Operation[];
+    keep: (values: Record<string, unknown>, label: string) => Promise<unknown>;
+  };
+  let { bench, layer, own, set, keep }: Props = $props();
+
+  type Position = NonNullable<ImageLayer['position']>;
+  const place = $derived<Position | null>(own.position ?? null);
+  const share = (text: string | undefined, far: boolean): number | null => {
+    const match = /^(\d+(?:\.\d+)?)%$/.exec(text ?? '');
+    if (!match) return text === '0px' ? (far ? 1 : 0) : null;
+    const value = Number(match[1]) / 100;
+    return far ? 1 - value : value;
+  };
+  const anchor = $derived.by((): [number, number] | null => {
+    if (!place) return null;
+    const x = share(place.across, place.side === 'right');
+    const y = share(place.down, place.end === 'bottom');
+    return x === null || y === null ? null : [x, y];
+  });
+  const at = (x: number, y: number): Position => ({
+    side: 'left',
+    across: `${x * 100}%`,
+    end: 'top',
+    down: `${y * 100}%`,
+  });
+  const changed = (part: Partial<Position>): Position => ({ ...(place ?? at(0.5, 0.5)), ...part });
+  const move = (part: Partial<Position>, label: string) =>
+    bench.keep(set({ position: changed(part) }), `${layer.name}: ${label}`);
+</script>
+
+<div class="flex items-center gap-2">
+  <span class="muted w-[52px] shrink-0 text-[13px]">Place</span>
+  <Anchors
+    value={anchor}
+    choose={([x, y]) => void keep({ position: at(x, y) }, `${layer.name} at ${x * 100} % ${y * 100} %`)}
+  />
+  {#if place}
+    <div class="grid flex-1 grid-cols-[70px_1fr] gap-1">
+      <select
+        class="field text-[12.5px]"
+        aria-label="From which side"
+        value={place.side}
+        onchange={(e) =>
+          void move({ side: e.currentTarget.value as Position['side'] }, e.currentTarget.value)}
+      >
+        <option value="left">left</option><option value="right">right</option>
+      </select>
+      <Field
+        label="Offset from the side"
+        hideLabel
+        value={place.across ?? '50%'}
+        nudge={nudgeSigned}
+        show={(text) => bench.show(set({ position: changed({ across: text }) }))}
+        keep={(text) => move({ across: text }, text)}
+      />
+      <select
+        class="field text-[12.5px]"
+        aria-label="From which end"
+        value={place.end}
+        onchange={(e) => void move({ end: e.currentTarget.value as Position['end'] }, e.currentTarget.value)}
+      >
+        <option value="top">top</option><option value="bottom">bottom</option>
+      </select>
+      <Field
+        label="Offset from the end"
+        hideLabel
+        value={place.down ?? '50%'}
+        nudge={nudgeSigned}
+        show={(text) => bench.show(set({ position: changed({ down: text }) }))}
+        keep={(text) => move({ down: text }, text)}
+      />
+    </div>
+    <button
+      type="button"
+      class="quiet act shrink-0"
+      onclick={() => void keep({ position: null }, `${layer.name} by its focal point`)}>By focal point</button
+    >
+  {:else}
+    <span class="muted text-[12.5px]">by its focal point</span>
+  {/if}
+  <Differs {bench} item={layer} fields={['focal', 'position']} />
+</div>

@@ -1,0 +1,88 @@
+<script lang="ts">
+  import type { Picture } from '../api/types';
+  import { weight } from './filter';
+
+  type Props = { pictures: Picture[]; chosen: string | null; choose: (asset: string) => void };
+  let { pictures, chosen, choose }: Props = $props();
+</script>
+
+<ul class="grid-of" aria-label="Pictures on the shelf">
+  {#each pictures as p (p.asset)}
+    <li>
+      <button
+        type="button"
+        class="entry"
+        aria-pressed={chosen === p.asset}
+        aria-label={p.name}
+        onclick={() => choose(p.asset)}
+      >
+        <span
+          class="shown"
+          class:tile={p.seamless}
+          style:background-image="url(/thumbs/{p.hash.slice(0, 10)})"
+          style:background-size={p.seamless ? `${Math.min(p.width, 96)}px` : 'contain'}
+        ></span>
+        <span class="flex items-baseline gap-2">
+          <b class="truncate">{p.name}</b>
+          <span class="muted ml-auto text-[12.5px] whitespace-nowrap">{weight(p.bytes)}</span>
+        </span>
+        <span class="flex items-center gap-2 text-[12.5px]">
+          <span class="muted">{p.width} × {p.height}</span>
+          <span class="muted">{p.mood}</span>
+          {#if p.seamless}<span class="muted">seamless</span>{/if}
+          <span class="ml-auto flex">
+            {#each p.colours as c (c.colour)}
+              <span class="dab" style:background={c.colour} style:width="{Math.max(4, c.share * 40)}px"
+              ></span>
+            {/each}
+          </span>
+        </span>
+        <span class="muted text-[12.5px]"
+          >{p.uses.length === 0
+            ? 'not used'
+            : p.uses.length === 1
+              ? 'used once'
+              : `used ${p.uses.length} times`}</span
+        >
+      </button>
+    </li>
+  {/each}
+</ul>
+
+<style>
+  .grid-of {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
+    gap: 14px;
+    align-content: start;
+    overflow-y: auto;
+    padding: 4px;
+  }
+  .entry {
+    display: flex;
+    flex-direction: column;
+    width: 100%;
+    text-align: left;
+    cursor: pointer;
+    line-height: 1.4;
+  }
+  .shown {
+    display: block;
+    height: 128px;
+    margin-bottom: 4px;
+    background: no-repeat center / contain;
+    background-color: color-mix(in oklab, var(--color-base-content) 7%, transparent);
+  }
+  .shown.tile {
+    background-repeat: repeat;
+    background-position: 0 0;
+  }
+  .entry[aria-pressed='true'] .shown {
+    box-shadow:
+      0 0 0 2px var(--color-base-100),
+      0 0 0 4px var(--color-primary);
+  }
+  .dab {
+    height: 10px;
+  }
+</style>

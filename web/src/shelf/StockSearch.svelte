@@ -1,0 +1,105 @@
+<script lang="ts">
+  /** The stand-in for a stock-picture service that ships with the application. */
+  import * as client from '../api/client';
+  import type { Stock } from '../api/types';
+  import type { Bench } from '../bench/bench.svelte';
+  import type { Filter } from './filter';
+  import Filters from './Filters.svelte';
+
+  let { bench, taken }: { bench: Bench; taken: (asset: string) => void } = $props();
+
+  let filter = $state.raw<Filter>({ word: '', colour: '', shape: '', mood: '' });
+  let offers = $state.raw<Stock[] | null>(null);
+  let fetching = $state<string | null>(null);
+
+  $effect(() => {
+    const { word, colour, shape } = filter;
+    let late = false;
+    client
+      .stock(word, colour, shape)
+      .then((found) => {
+        if (!late) offers = found;
+      })
+      .catch((error: unknown) => bench.tell(error));
+    return () => (late = true);
+  });
+
+  async function take(offer: Stock): Promise<void> {
+    fetching = offer.id;
+    try {
+      const { asset } = await client.takeStock(offer.id);
+      const problem = await bench.edit({ kind: 'shelve-picture', asset }, taken);
+      if (problem?.kind === 'already-there') taken(asset.id);
+    } catch (error) {
+      bench.tell(error);
+    } finally {
+      fetching = null;
+    }
+  }
+</script>
+
+<div class="flex flex-wrap items-center gap-3 pb-3">
+  <Filters bind:filter moods={false} />
+  <p class="muted">
+    {offers ? `${offers.length} pictures` : ''} on loan; the credit line stays with the picture.
+  </p>
+</div>
+{#if offers?.length === 0}
+  <p class="p-6 text-center">
+    Nothing on loan is like that.
+    <button
+      type="button"
+      class="quiet act"
+      onclick={() => (filter = { word: '', colour: '', shape: '', mood: '' })}>Show all</button
+    >
+  </p>
+{/if}
+<ul class="offers" aria-label="Pictures on loan">
+  {#each offers ?? [] as offer (offer.id)}
+    <li>
+      <button
+        type="button"
+        class="offer"
+        aria-label="Take {offer.title}"
+        title={offer.credit}
+        disabled={fetching !== null}
+        onclick={() => void take(offer)}
+      >
+        <img
+          src="/api/stock/{offer.id}/small"
+          alt=""
+          width={Math.round((offer.width * 132) / offer.height)}
+          height="132"
+        />
+        <span>{fetching === offer.id ? 'Fetching …' : offer.title}</span>
+      </button>
+    </li>
+  {/each}
+</ul>
+
+<style>
+  .offers {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 14px;
+    align-content: start;
+    min-height: 0;
+    flex: 1;
+    overflow-y: auto;
+    padding: 4px;
+  }
+  .offer {
+    display: flex;
+    flex-direction: column;
+    text-align: left;
+    cursor: pointer;
+    font-size: 13px;
+  }
+  .offer img {
+    height: 132px;
+    max-width: none;
+  }
+  .offer span {
+    max-width: 198px;
+  }
+</style>

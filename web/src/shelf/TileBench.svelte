@@ -1,0 +1,118 @@
+<script lang="ts">
+  /** A tile's field at true size, its seams in numbers, and mended copies before and after. */
+  import * as client from '../api/client';
+  import type { Asset, Mend, Picture, Way } from '../api/types';
+  import type { Bench } from '../bench/bench.svelte';
+
+  type Props = { bench: Bench; picture: Picture; asset: Asset; choose: (asset: string) => void };
+  let { bench, picture, asset, choose }: Props = $props();
+
+  const WAYS: { way: Way; name: string }[] = [
+    { way: 'cross-fade', name: 'Fade it into itself' },
+    { way: 'mirror', name: 'Mirror it' },
+  ];
+  let trying = $state<Way | null>(null);
+  let found = $state.raw<Mend | null>(null);
+  let busy = $state(false);
+
+  const seams = $derived(picture.seams);
+  const field = $derived(
+    trying ? `/api/mended/${asset.id}/${trying}.png` : `/thumbs/${asset.hash.slice(0, 10)}?large`,
+  );
+  const size = $derived(
+    trying && found ? `${found.width}px ${found.height}px` : `${asset.width}px ${asset.height}px`,
+  );
+
+  $effect(() => {
+    void asset.id;
+    trying = null;
+    found = null;
+  });
+
+  async function attempt(way: Way): Promise<void> {
+    trying = trying === way ? null : way;
+    found = null;
+    if (!trying) return;
+    try {
+      found = await client.mendFacts(asset.id, way);
+    } catch (error) {
+      trying = null;
+      bench.tell(error);
+    }
+  }
+
+  async function keep(): Promise<void> {
+    if (!trying) return;
+    busy = true;
+    try {
+      const { asset: mended } = await client.mend(asset.id, trying);
+      await bench.edit({ kind: 'shelve-picture', asset: mended }, choose);
+    } catch (error) {
+      bench.tell(error);
+    } finally {
+      busy = false;
+    }
+  }
+</script>
+
+{#if seams}
+  <div class="flex flex-col gap-1.5">
+    <h4 class="font-semibold">As a tile, at true size</h4>
+    <div
+      class="field-of"
+      role="img"
+      aria-label="{asset.name}{trying ? ', mended' : ''}, repeated"
+      style:background-image="url({field})"
+      style:background-size={size}
+    ></div>
+    <p class="text-[13px]" class:short={!picture.seamless && !trying}>
+      {#if trying && found}
+        Mended: seam across {found.before.across.figure.toFixed(2)} →
+        <b>{found.after.across.figure.toFixed(2)}</b>, down {found.before.down.figure.toFixed(2)} →
+        <b>{found.after.down.figure.toFixed(2)}</b>;
+        {found.width} × {found.height} px.
+      {:else if picture.seamless}
+        It meets itself without a seam (across {seams.across.figure.toFixed(2)}, down {seams.down.figure.toFixed(
+          2,
+        )}; about 1 is seamless).
+      {:else}
+        Its seams show: across <b>{seams.across.figure.toFixed(2)}</b>, down
+        <b>{seams.down.figure.toFixed(2)}</b> times the steps inside; above 1.6 shows.
+      {/if}
+    </p>
+    {#if !picture.seamless}
+      <div class="flex flex-wrap items-center gap-2">
+        {#each WAYS as { way, name } (way)}
+          <button
+            type="button"
+            class="btn btn-outline h-[28px] min-h-0 px-2.5"
+            aria-pressed={trying === way}
+            onclick={() => void attempt(way)}>{name}</button
+          >
+        {/each}
+        {#if trying}
+          <button
+            type="button"
+            class="btn btn-primary h-[28px] min-h-0 px-2.5"
+            disabled={busy || !found}
+            onclick={() => void keep()}>Keep the mended copy</button
+          >
+        {/if}
+      </div>
+    {/if}
+  </div>
+{/if}
+
+<style>
+  .field-of {
+    height: 190px;
+    flex: none;
+    background-repeat: repeat;
+  }
+  .short {
+    color: var(--color-warning);
+  }
+  button[aria-pressed='true'] {
+    background: color-mix(in oklab, var(--color-primary) 14%, transparent);
+  }
+</style>
