@@ -47,7 +47,7 @@ def test_the_strength_is_found_and_pulled_by_keyboard_alone(bench: Page):
 
 
 def test_the_build_up_is_walked_with_brackets(bench: Page):
-    for key, title in (("]", "Words"), ("[", "Dusk"), ("[", "Glasshouse at dawn"), ("[", "Base")):
+    for key, title in (("]", "Words"), ("[", "Dusk"), ("[", "Glasshouse at dawn"), ("[", "Banner")):
         bench.keyboard.press(key)
         expect(bench.get_by_role("region", name=f"Settings of {title}")).to_be_visible()
 

@@ -17,7 +17,7 @@ FILES = {
 
 def bring(page: Page, name: str, data: bytes) -> None:
     page.get_by_role("button", name="Glasshouse at dawn", exact=True).first.click()
-    chooser = page.get_by_label("Bring a picture: JPEG, PNG, WebP or AVIF")
+    chooser = page.get_by_label("Bring a picture: JPEG, PNG, WebP, AVIF, GIF or SVG")
     chooser.set_input_files({"name": name, "mimeType": "image/jpeg", "buffer": data})
 
 

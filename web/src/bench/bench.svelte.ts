@@ -157,11 +157,12 @@ export class Bench extends Session {
   private read(): void {
     this.reading.run(async () => {
       if (!this.showing.idle && this.reading.idle) return;
+      const kept = this.draft.length === 0;
       try {
         this.readings = (await client.readings(this.asked)).readings;
         this.settle();
       } catch (error) {
-        if (this.draft.length === 0) this.tell(error);
+        if (kept) this.tell(error);
       }
     });
   }
@@ -171,6 +172,7 @@ export class Bench extends Session {
       if (!this.area || !this.state) return;
       const asked = { ...this.asked, area: this.area.id };
       const layer = this.layer;
+      const kept = this.draft.length === 0;
       try {
         const [overlay, framing, areas, buildUp] = await Promise.all([
           layer?.kind === 'colour' ? client.overlay({ ...asked, layer: layer.id }, signal) : null,
@@ -184,7 +186,7 @@ export class Bench extends Session {
         this.buildUp = buildUp;
       } catch (error) {
         if (error instanceof DOMException) return;
-        if (this.draft.length === 0) this.tell(error);
+        if (kept) this.tell(error);
       }
     });
   }

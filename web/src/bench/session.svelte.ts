@@ -41,12 +41,13 @@ export class Session {
 
   protected refresh(): void {
     this.showing.run(async () => {
+      const kept = this.draft.length === 0;
       try {
         const live = await client.live(this.asked);
         if (!this.holding) this.live = live;
         this.shown();
       } catch (error) {
-        if (!(error instanceof Refused) || this.draft.length === 0) this.tell(error);
+        if (!(error instanceof Refused) || kept) this.tell(error);
       }
     });
   }

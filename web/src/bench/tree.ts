@@ -93,7 +93,9 @@ export function blockPath(page: Page, id: string): string {
 /** The areas around something that was clicked, the innermost first, by the ids on its elements. */
 export function around(page: Page, ids: string[]): Area[] {
   const all = areasOf(page);
-  const direct = ids.flatMap((id) => all.filter((a) => a.id === id && a.kind !== 'page'));
+  const plain = (a: Area) =>
+    a.kind === 'column' && a.band?.columns?.length === 1 && !a.backdrop.layers?.length;
+  const direct = ids.flatMap((id) => all.filter((a) => a.id === id && a.kind !== 'page' && !plain(a)));
   const bands = direct.filter((a) => a.kind === 'band').map((a) => a.id);
   const joins = all.filter((a) => a.join && joined(page, a.join).some((b) => bands.includes(b.id)));
   return [...direct, ...joins, ...all.filter((a) => a.kind === 'page')];

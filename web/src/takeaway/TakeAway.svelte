@@ -95,7 +95,7 @@
       </button>
     </div>
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <pre class="rule" tabindex="0" aria-label="The rule">{rule?.css ?? ''}</pre>
+    <pre class="rule" role="region" tabindex="0" aria-label="The rule">{rule?.css ?? ''}</pre>
     {#if rule && rule.left_out.length > 0}
       <h3 class="pt-3 font-semibold">What one rule cannot say</h3>
       <ul class="list-disc pl-5">
