@@ -160,7 +160,9 @@ def visitor_routes(studio: Studio) -> APIRouter:
 
     @routes.get("/thumbs/{hash_}")
     def thumb(hash_: str, large: str | None = None) -> FileResponse:
-        return FileResponse(studio.thumb_file(hash_, 360 if large is None else 1200), media_type="image/webp", headers=FOREVER)
+        return FileResponse(
+            studio.thumb_file(hash_, 360 if large is None else 1200), media_type="image/webp", headers=FOREVER
+        )
 
     @routes.get("/pictures/{name}")
     def picture(name: str) -> FileResponse:

@@ -22,7 +22,7 @@ FLAGS = [
     "--no-first-run",
 ]
 
-BOXES = """() => Object.fromEntries([...document.querySelectorAll('.gf-words, .gf-band')].map((e) => {
+BOXES = """() => Object.fromEntries([...document.querySelectorAll('.gf-words, .gf-band, .gf-column, .gf-picture, .gf-space')].map((e) => {
   const r = e.getBoundingClientRect();
   return [[...e.classList].at(-1).slice(3), [r.x, r.y + scrollY, r.width, r.height]];
 }))"""
@@ -67,6 +67,7 @@ PROBE = """([id, wanted]) => {
 CLASSES = 6
 """Letters are shown in turns, every third one of every second line, so that no two of them touch."""
 
+EAGER = """() => Promise.all([...document.images].map((i) => { i.loading = 'eager'; return i.decode(); }))"""
 HIDDEN = ".gf-words { color: transparent !important; }"
 INK_ONLY = """* { background: none !important; } .gf-layer { display: none; } html { background: white !important; }
 .gf-words { color: transparent !important; }"""
@@ -104,6 +105,7 @@ class Opened:
         self.page.set_viewport_size({"width": width, "height": height})
         self.page.goto(self._address)
         self.page.evaluate("document.fonts.ready")
+        self.page.evaluate(EAGER)
         return self
 
     def boxes(self) -> dict[str, list[float]]:

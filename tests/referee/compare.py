@@ -34,7 +34,8 @@ class Outcome:
 def _boxes(record: PageRecord, opened: Opened, outcome: Outcome) -> None:
     seen = opened.boxes()
     items = [(band.id, band.box) for band in record.bands]
-    items += [(b.id, b.box) for band in record.bands for b in band.blocks]
+    items += [(column.id, column.box) for band in record.bands for column in band.columns]
+    items += [(b.id, b.box) for b in record.blocks()]
     for name, box in items:
         there = seen[name]
         off = max(abs(a - b) for a, b in zip((box.x, box.y, box.width, box.height), there, strict=True))
@@ -73,13 +74,13 @@ def compare(browser: Browser, sample: Sample, with_readings: bool = True) -> lis
         outcome = Outcome(f"{sample.site.name}, {situation.name}")
         _boxes(record, opened, outcome)
         letters = opened.letters()
-        for block in (b for band in record.bands for b in band.blocks):
+        for block in (b for b in record.blocks() if b.words):
             ours = [line.text for line in block.lines if line.text]
             outcome.lines_total += 1
             outcome.lines_equal += ours == lines_of(letters[block.id])
         _pixels(record, opened, reader, outcome)
         if with_readings:
-            for block in (b for band in record.bands for b in band.blocks):
+            for block in (b for b in record.blocks() if b.words):
                 found = reader.read(record, block, situation.id, sample.site.requirement, situation.sheets)
                 if found.ratio is not None:
                     _reading(block, found.ratio, found.required, opened, outcome)

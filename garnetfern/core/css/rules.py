@@ -5,6 +5,7 @@ Emitting compares the rules of each screen with those of the page without except
 
 from ..document import Band, Block, Column, ImageLayer, Layer, Page, Site
 from ..resolve.fonts import FontBook
+from ..resolve.layout import picture_size
 from .layers import Declarations, layer_declarations, number, rule
 
 Rules = dict[str, Declarations]
@@ -37,16 +38,19 @@ def height_of(band: Band, page: Page) -> str:
     return f"max({band.height.min}, {width} / {number(band.height.proportion)})"
 
 
-def _block_rule(block: Block, band: Band, fonts: FontBook) -> Declarations:
+def _block_rule(site: Site, block: Block, band: Band, fonts: FontBook) -> Declarations:
     if block.kind == "space":
         return [("block-size", block.height), *_display(block, "block")]
+    found: Declarations
     align = block.lettering.align or band.content.align
     if block.kind == "picture":
         wide = f"min(100%, {block.width})" if block.width else "100%"
-        return [("inline-size", wide), ("align-self", band.content.align), *_display(block, "block")]
+        width, height = picture_size(site, block)
+        found = [("inline-size", wide), ("aspect-ratio", f"{width} / {height}"), ("align-self", band.content.align)]
+        return found + _display(block, "block")
     lettering = block.lettering
     family = fonts.family(lettering.font)
-    found: Declarations = [
+    found = [
         ("font-family", family.stack),
         ("font-weight", str(family.weight(lettering.weight))),
         ("font-size", lettering.size),
@@ -102,7 +106,7 @@ def _band_rules(site: Site, page: Page, band: Band, row: int | None, fonts: Font
     for column in band.columns:
         found[f".gf-{column.id}"] = _column_rule(column, band)
         found |= _layers(site, column.backdrop.layers)
-        found |= {f".gf-{b.id}": _block_rule(b, band, fonts) for b in column.blocks if ever_visible(b)}
+        found |= {f".gf-{b.id}": _block_rule(site, b, band, fonts) for b in column.blocks if ever_visible(b)}
     return found
 
 
@@ -129,8 +133,8 @@ def page_rules(site: Site, page: Page, fonts: FontBook) -> Rules:
 
 
 def difference(base: Rules, other: Rules) -> Rules:
-    """What has to be said on top of `base` to arrive at `other`; both have the same selectors."""
-    found: Rules = {}
+    """What has to be said on top of `base` to arrive at `other`. What `other` does not have is hidden there."""
+    found: Rules = {selector: [("display", "none")] for selector in base if selector not in other}
     for selector, declarations in other.items():
         known = dict(base[selector])
         wanted = dict(declarations)

@@ -1,0 +1,203 @@
+"""Edits: every kind leaves a valid document, and does what it says."""
+
+import pytest
+from pydantic import TypeAdapter
+
+from garnetfern.core.document import read_site
+from garnetfern.core.errors import GarnetfernError
+from garnetfern.fonts import shipped_fonts
+from garnetfern.service.edits import Edit, apply_edit
+from garnetfern.service.looks import Known, known_of
+from garnetfern.service.uses import uses_of
+
+FONTS = shipped_fonts()
+EDITS = TypeAdapter(Edit)
+
+
+class Looked:
+    """Looks of the sample pictures, found when asked for."""
+
+    def __init__(self, pictures):
+        self._pictures = pictures
+        self._known: dict[str, Known] = {}
+
+    def of(self, hash_):
+        from garnetfern.core.picture.decode import load
+
+        if hash_ not in self._known:
+            self._known[hash_] = known_of(load(self._pictures[hash_], draft=(400, 400)))
+        return self._known[hash_]
+
+
+@pytest.fixture(scope="module")
+def looks(demo):
+    return Looked(demo.pictures)
+
+
+@pytest.fixture
+def edit(demo, looks):
+    """Carry out edits one after the other; each result is checked as the store checks it."""
+
+    def run(*edits, site=demo.site):
+        chosen = None
+        for plain in edits:
+            done = apply_edit(site, EDITS.validate_python(plain), looks, FONTS, demo.pictures.__getitem__)
+            site, chosen = read_site(done.site.model_dump(mode="json"), FONTS.names()), done.chosen
+            assert done.label
+        return site, chosen
+
+    return run
+
+
+def home(site):
+    return site.pages[0]
+
+
+def names(site):
+    return [b.id for b in home(site).bands]
+
+
+@pytest.mark.parametrize("columns", [1, 2, 3, 4])
+def test_a_new_band_stands_where_it_was_asked_for(edit, columns):
+    site, chosen = edit({"kind": "add-band", "page": "home", "after": "banner", "columns": columns})
+    assert names(site)[2] == chosen
+    assert len(home(site).area(chosen).columns) == columns
+
+
+def test_bands_are_moved_duplicated_and_removed(edit):
+    site, _ = edit({"kind": "move-band", "page": "home", "band": "week-band", "by": -1})
+    assert names(site) == ["top", "week-band", "banner", "foot"]
+    site, copy = edit({"kind": "duplicate-band", "page": "home", "band": "banner"})
+    assert names(site) == ["top", "banner", copy, "week-band", "foot"]
+    site, _ = edit({"kind": "remove-band", "page": "home", "band": copy}, site=site)
+    assert names(site) == ["top", "banner", "week-band", "foot"]
+
+
+def test_fewer_columns_lose_no_words(edit, demo):
+    before = {b.wording for b in home(demo.site).area("week-band").blocks()}
+    site, _ = edit({"kind": "set-columns", "page": "home", "band": "week-band", "count": 1})
+    assert {b.wording for b in home(site).area("week-band").blocks()} == before
+
+
+@pytest.mark.parametrize("kind", ["heading", "text", "logo", "menu", "picture", "space"])
+def test_blocks_of_every_kind_are_added_moved_duplicated_and_removed(edit, kind):
+    add = {"kind": "add-block", "page": "home", "column": "banner-words", "block": kind, "after": "headline"}
+    site, new = edit(add)
+    order = [b.id for b in home(site).area("banner").blocks()]
+    assert order == ["headline", new, "opening"]
+    site, _ = edit({"kind": "move-block", "page": "home", "block": new, "by": 1}, site=site)
+    site, copy = edit({"kind": "duplicate-block", "page": "home", "block": new}, site=site)
+    assert [b.id for b in home(site).area("banner").blocks()] == ["headline", "opening", new, copy]
+    site, _ = edit({"kind": "remove-block", "page": "home", "block": new}, site=site)
+    assert new not in [b.id for b in home(site).blocks()]
+
+
+def test_header_and_banner_share_one_backdrop_and_are_parted_again(edit, demo):
+    site, join = edit({"kind": "join", "page": "home", "first": "top", "last": "banner"})
+    assert [x.id for x in home(site).area(join).backdrop.layers] == ["dawn", "dusk"]
+    assert home(site).area("top").backdrop.base is None
+    assert home(site).area("banner").backdrop.layers == ()
+    parted, _ = edit({"kind": "part", "page": "home", "join": join}, site=site)
+    assert home(parted).joins == ()
+    assert home(parted).area("banner").backdrop == home(demo.site).area("banner").backdrop
+
+
+def test_a_join_is_not_torn_apart(edit):
+    joined, join = edit({"kind": "join", "page": "home", "first": "top", "last": "banner"})
+    with pytest.raises(GarnetfernError, match="Part the join first"):
+        edit({"kind": "move-band", "page": "home", "band": "banner", "by": 1}, site=joined)
+    with pytest.raises(GarnetfernError, match="lies in a join already"):
+        edit({"kind": "join", "page": "home", "first": "banner", "last": "week-band"}, site=joined)
+    site, _ = edit({"kind": "remove-band", "page": "home", "band": "top"}, site=joined)
+    assert home(site).area(join) is None
+    assert len(home(site).area("banner").backdrop.layers) == 2
+
+
+def test_a_screen_is_cut_out_of_the_range_it_falls_into_and_given_back(edit, demo):
+    new = {"kind": "add-screen", "name": "Small phone", "width": 320, "height": 568}
+    site, name = edit(new)
+    ranges = {s.id: (s.least, s.most) for s in site.screens}
+    assert ranges[name] == (0, 355)
+    assert ranges["phone"] == (356, 599)
+    site, _ = edit({"kind": "remove-screen", "screen": name}, site=site)
+    assert {s.id: (s.least, s.most) for s in site.screens} == {s.id: (s.least, s.most) for s in demo.site.screens}
+    with pytest.raises(GarnetfernError, match="390 px wide already"):
+        edit({**new, "width": 390})
+
+
+def test_removing_a_screen_removes_what_was_set_for_it_alone(edit):
+    site, _ = edit({"kind": "remove-screen", "screen": "phone"})
+    assert "phone" not in site.pages[1].area("fair-banner").screens
+
+
+def test_an_exception_is_put_back(edit):
+    site, _ = edit({"kind": "same-everywhere", "page": "fair-page", "item": "fair-banner", "field": "height"})
+    assert site.pages[1].area("fair-banner").screens == {}
+
+
+def test_a_picture_is_replaced_everywhere_at_once(edit, demo):
+    assert len(uses_of(demo.site, "reading-room")) == 1
+    site, _ = edit({"kind": "replace-picture", "old": "reading-room", "new": "fern-close"})
+    assert uses_of(site, "reading-room") == []
+    assert len(uses_of(site, "fern-close")) == 1
+
+
+def test_a_picture_in_use_stays_and_its_places_are_listed(edit):
+    with pytest.raises(GarnetfernError, match=r"stays: Marrowby Fern House: Banner, layer Glasshouse at dawn"):
+        edit({"kind": "remove-picture", "asset": "glasshouse-dawn"})
+    site, _ = edit({"kind": "remove-picture", "asset": "fern-close"})
+    assert all(a.id != "fern-close" for a in site.assets)
+
+
+def test_the_same_file_is_one_picture_and_equal_names_never_clash(edit, demo):
+    asset = demo.site.asset("fern-close").model_dump(mode="json")
+    with pytest.raises(GarnetfernError, match="not added twice"):
+        edit({"kind": "shelve-picture", "asset": asset})
+    site, new = edit({"kind": "shelve-picture", "asset": {**asset, "hash": "1" * 64}})
+    assert (new, site.asset(new).name) == ("fern-close-2", "Fern, close 2.jpg")
+
+
+def test_a_laid_picture_gets_a_focal_point_from_its_detail(edit, demo):
+    asset = demo.site.asset("reading-room").model_dump(mode="json")
+    lay = {"kind": "lay-picture", "page": "home", "area": "banner", "asset": asset, "layer": "dawn"}
+    site, chosen = edit(lay)
+    layer = next(x for x in home(site).area("banner").backdrop.layers if x.id == chosen)
+    assert layer.asset == "reading-room"
+    assert layer.focal[0] > 0.6, "its one fern stands at the lower right"
+    assert layer.focal[1] > 0.5
+
+
+def test_advice_is_followed_in_one_step(edit, demo):
+    asset = demo.site.asset("fade-strip").model_dump(mode="json")
+    lay = {"kind": "lay-picture", "page": "home", "area": "banner", "asset": asset, "layer": "dawn"}
+    site, _ = edit(lay, {"kind": "follow-advice", "page": "home", "area": "banner", "layer": "dawn"})
+    band = home(site).area("banner")
+    assert band.backdrop.base == "#dfe8dd"
+    assert band.backdrop.layers[0].repeat == ("repeat", "no-repeat")
+
+
+def test_a_marked_part_moves_the_best_focal_point(edit, demo):
+    part = {"id": "leaf", "name": "Leaf", "box": {"x": 0.0, "y": 0.7, "width": 0.08, "height": 0.08}}
+    plain = demo.site.model_dump(mode="json")
+    plain["assets"][0]["parts"] = [part]
+    best = {"kind": "best-focal", "page": "home", "area": "banner", "layer": "dawn"}
+    site, _ = edit(best, site=read_site(plain))
+    assert home(site).area("banner").backdrop.layers[0].focal[0] < 0.2
+
+
+@pytest.mark.parametrize(
+    "plain",
+    [
+        {"kind": "add-band", "page": "nowhere"},
+        {"kind": "remove-band", "page": "home", "band": "none"},
+        {"kind": "add-block", "page": "home", "column": "none", "block": "text"},
+        {"kind": "remove-block", "page": "home", "block": "none"},
+        {"kind": "part", "page": "home", "join": "none"},
+        {"kind": "remove-screen", "screen": "none"},
+        {"kind": "replace-picture", "old": "none", "new": "fern-close"},
+        {"kind": "follow-advice", "page": "home", "area": "banner", "layer": "dusk"},
+    ],
+)
+def test_what_is_not_there_is_said(edit, plain):
+    with pytest.raises(GarnetfernError, match="There is no"):
+        edit(plain)
