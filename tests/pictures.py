@@ -1,6 +1,8 @@
 """Pictures for tests: tiles that meet themselves by construction, photographs cut anywhere, and files of every kind."""
 
 import io
+import struct
+import zlib
 
 import numpy as np
 from PIL import Image
@@ -12,6 +14,17 @@ def png(image: Image.Image) -> bytes:
     out = io.BytesIO()
     image.save(out, "PNG")
     return out.getvalue()
+
+
+def png_of_size(width, height):
+    """A tiny PNG whose header promises a giant."""
+
+    def chunk(name, data):
+        return struct.pack(">I", len(data)) + name + data + struct.pack(">I", zlib.crc32(name + data))
+
+    header = struct.pack(">IIBBBBB", width, height, 8, 2, 0, 0, 0)
+    body = zlib.compress(b"\0" * 100)
+    return b"\x89PNG\r\n\x1a\n" + chunk(b"IHDR", header) + chunk(b"IDAT", body) + chunk(b"IEND", b"")
 
 
 def seamless(seed: int) -> Image.Image:

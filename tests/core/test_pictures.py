@@ -1,8 +1,6 @@
 """Picture files as they come: true types, sizes, damage, rotation, transparency."""
 
 import io
-import struct
-import zlib
 
 import numpy as np
 import pytest
@@ -15,18 +13,7 @@ from garnetfern.core.picture import decode_rendition, encode_rendition, examine
 from garnetfern.core.picture.decode import load
 from garnetfern.core.resolve.records import Rendition
 from tests.conftest import encoded, jpeg
-
-
-def png_of_size(width, height):
-    """A tiny PNG whose header promises a giant."""
-
-    def chunk(name, data):
-        return struct.pack(">I", len(data)) + name + data + struct.pack(">I", zlib.crc32(name + data))
-
-    header = struct.pack(">IIBBBBB", width, height, 8, 2, 0, 0, 0)
-    body = zlib.compress(b"\0" * 100)
-    return b"\x89PNG\r\n\x1a\n" + chunk(b"IHDR", header) + chunk(b"IDAT", body) + chunk(b"IEND", b"")
-
+from tests.pictures import png_of_size
 
 BAD = {
     "a text named .jpg": (b"Dear committee, the ferns are well.", "is not a picture"),

@@ -22,7 +22,8 @@ FLAGS = [
     "--no-first-run",
 ]
 
-BOXES = """() => Object.fromEntries([...document.querySelectorAll('.gf-words, .gf-band, .gf-column, .gf-picture, .gf-space')].map((e) => {
+BOXES = """() => Object.fromEntries(
+  [...document.querySelectorAll('.gf-words, .gf-band, .gf-column, .gf-picture, .gf-space')].map((e) => {
   const r = e.getBoundingClientRect();
   return [[...e.classList].at(-1).slice(3), [r.x, r.y + scrollY, r.width, r.height]];
 }))"""

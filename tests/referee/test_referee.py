@@ -1,9 +1,13 @@
 """The browser as referee, over a few of the banners that scripts/fidelity.py measures."""
 
+import statistics
+
 import pytest
 
 from .banners import generate
 from .compare import compare
+from .pages import generate_page
+from .placings import compared, placings
 from .widths import cases, differing
 
 
@@ -31,3 +35,34 @@ def test_boxes_lines_and_pixels_agree_on_more(browser, seed):
 def test_the_same_words_stand_on_every_line(browser, tmp_path):
     wrong = differing(browser, cases(800, 2), str(tmp_path))
     assert len(wrong) <= 1, wrong
+
+
+@pytest.mark.parametrize("seed", [0, 3, 4])
+def test_joins_columns_menus_pictures_and_exceptions_agree(browser, seed):
+    for outcome in compare(browser, generate_page(seed), with_readings=False):
+        assert outcome.box <= 1, outcome.name
+        assert outcome.lines_equal == outcome.lines_total, outcome.name
+        assert outcome.mean <= 0.6, outcome.name
+        assert outcome.within >= 0.95, outcome.name
+
+
+GAPS = 2.6
+"""Spaced and resized tiles at fractional sizes are drawn twice by the browser, which softens them a little."""
+WAYS = [
+    ("scroll", "photo", (1283, 700), 1, 0),
+    ("scroll", "small", (411, 700), 1, 0),
+    ("scroll", "photo", (1283, 700), 2, 0),
+    *[("fixed", "photo", (1283, 700), 1, scroll) for scroll in (0, 731, 3000)],
+    *[("slower", "photo", (1283, 700), 1, scroll) for scroll in (0, 731, 5000)],
+]
+
+
+@pytest.mark.parametrize(("attachment", "kind", "viewport", "density", "scroll"), WAYS)
+def test_every_size_repeat_position_and_attachment_agrees(browser, attachment, kind, viewport, density, scroll):
+    found = compared(browser, placings(attachment), kind, viewport, density, scroll)
+    plain = [a for a in found if not any(s in a.name for s in ("space", "round"))]
+    assert plain
+    for agreement in plain:
+        assert agreement.mean <= 1.1, agreement
+    assert statistics.median(a.mean for a in found) <= 0.5
+    assert max(a.mean for a in found) <= GAPS
