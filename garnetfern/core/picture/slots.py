@@ -38,7 +38,7 @@ def slot_facts(asset: Asset, slot: Slot, crop: Crop) -> SlotFacts:
     """Magnification and loss in numbers and in a sentence. Nothing is refused."""
     magnification = slot.width / (crop.width * asset.width)
     lost = 1 - crop.width * crop.height
-    cut = f"{round(100 * lost)} % of the picture is cut off" if lost > 0.005 else "nothing is cut off"
+    cut = f"{min(99, round(100 * lost))} % of the picture is cut off" if lost > 0.005 else "nothing is cut off"
     if magnification > 1.005:
         wanted = round(crop.width * asset.width)
         words = (

@@ -51,7 +51,10 @@ async function answer<T>(call: Promise<Response>): Promise<T> {
     if (error instanceof DOMException && error.name === 'AbortError') throw error;
     throw new Refused(0, OFFLINE);
   }
-  const body: unknown = await response.json().catch(() => null);
+  const body: unknown = await response.json().catch((error: unknown) => {
+    if (error instanceof DOMException && error.name === 'AbortError') throw error;
+    return null;
+  });
   if (!response.ok) throw new Refused(response.status, (body as Problem | null) ?? OFFLINE);
   return body as T;
 }

@@ -3,7 +3,7 @@
   import Verdict from '../parts/Verdict.svelte';
   import type { Bench } from './bench.svelte';
 
-  let { bench, screen }: { bench: Bench; screen: Screen } = $props();
+  let { bench, screen, most }: { bench: Bench; screen: Screen; most: number } = $props();
 
   type Row = { block: Block; rest: Reading; missing: Reading | undefined };
   const rows = $derived.by(() => {
@@ -25,7 +25,7 @@
   }
 </script>
 
-<ul class="ledger pt-1.5" aria-label="Readings on {screen.name}">
+<ul class="ledger mt-1.5" style:max-height="{most * 20}px" aria-label="Readings on {screen.name}">
   {#each rows as row (row.block.id)}
     {@const { rest, missing } = row}
     <li>
@@ -93,6 +93,8 @@
   }
   .ledger {
     container-type: inline-size;
+    overflow-y: auto;
+    scrollbar-width: thin;
   }
   @container (max-width: 500px) {
     .words {

@@ -46,7 +46,7 @@
           <div style:width="{screen.width * scale}px">
             <ScreenFrame {bench} {screen} {scale} height={Math.min(room, lowest * scale)} />
           </div>
-          <ScreenReadings {bench} {screen} />
+          <ScreenReadings {bench} {screen} most={lines} />
         </div>
       {/each}
     {/if}

@@ -174,16 +174,14 @@ export class Bench extends Session {
       const layer = this.layer;
       const kept = this.draft.length === 0;
       try {
-        const [overlay, framing, areas, buildUp] = await Promise.all([
-          layer?.kind === 'colour' ? client.overlay({ ...asked, layer: layer.id }, signal) : null,
-          layer?.kind === 'image' ? client.framing({ ...asked, layer: layer.id }, signal) : null,
-          client.areas(this.asked, signal),
-          client.buildUp(asked, signal),
+        const framed = layer?.kind === 'image' ? client.framing({ ...asked, layer: layer.id }, signal) : null;
+        await Promise.all([
+          client.buildUp(asked, signal).then((found) => (this.buildUp = found)),
+          framed?.then((found) => (this.framing = found)),
+          client.areas(this.asked, signal).then((found) => (this.areaViews = found)),
         ]);
-        this.overlay = overlay;
-        this.framing = framing;
-        this.areaViews = areas;
-        this.buildUp = buildUp;
+        this.overlay =
+          layer?.kind === 'colour' ? await client.overlay({ ...asked, layer: layer.id }, signal) : null;
       } catch (error) {
         if (error instanceof DOMException) return;
         if (kept) this.tell(error);

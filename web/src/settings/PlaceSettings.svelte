@@ -41,14 +41,14 @@
     bench.keep(set({ position: changed(part) }), `${layer.name}: ${label}`);
 </script>
 
-<div class="flex items-center gap-2">
+<div class="flex flex-wrap items-center gap-x-2">
   <span class="muted w-[52px] shrink-0 text-[13px]">Place</span>
   <Anchors
     value={anchor}
     choose={([x, y]) => void keep({ position: at(x, y) }, `${layer.name} at ${x * 100} % ${y * 100} %`)}
   />
   {#if place}
-    <div class="grid flex-1 grid-cols-[70px_1fr] gap-1">
+    <div class="grid min-w-0 flex-1 grid-cols-[78px_minmax(0,1fr)] gap-1">
       <select
         class="field text-[12.5px]"
         aria-label="From which side"
@@ -83,13 +83,16 @@
         keep={(text) => move({ down: text }, text)}
       />
     </div>
-    <button
-      type="button"
-      class="quiet act shrink-0"
-      onclick={() => void keep({ position: null }, `${layer.name} by its focal point`)}>By focal point</button
-    >
   {:else}
     <span class="muted text-[12.5px]">by its focal point</span>
+  {/if}
+  {#if place}
+    <button
+      type="button"
+      class="quiet act ml-[52px] text-[13px]"
+      onclick={() => void keep({ position: null }, `${layer.name} by its focal point`)}
+      >Place it by its focal point</button
+    >
   {/if}
   <Differs {bench} item={layer} fields={['focal', 'position']} />
 </div>

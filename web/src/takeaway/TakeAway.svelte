@@ -121,20 +121,23 @@
         {packing === 'garnetfern-bundle.zip' ? 'Packing …' : 'Download the bundle'}
       </button>
       {#if files.length > 0}
-        <table class="mt-3 w-full text-[13px]">
-          <caption class="muted pb-1 text-left">{files.length} files, {kilobytes(files)} in all</caption>
-          <tbody>
-            {#each files as file (file.name)}
-              <tr class="border-t border-base-300">
-                <td class="max-w-0 truncate py-0.5" title={file.name}>{file.name}</td>
-                <td class="w-20 text-right whitespace-nowrap">{kilobytes([file])}</td>
-              </tr>
-            {/each}
-          </tbody>
-        </table>
+        <details class="mt-2">
+          <summary class="cursor-pointer">{files.length} files, {kilobytes(files)} in all</summary>
+          <table class="mt-1 w-full text-[13px]">
+            <tbody>
+              {#each files as file (file.name)}
+                <tr class="border-t border-base-300">
+                  <td class="max-w-0 truncate py-0.5" title={file.name}>{file.name}</td>
+                  <td class="w-20 text-right whitespace-nowrap">{kilobytes([file])}</td>
+                </tr>
+              {/each}
+            </tbody>
+          </table>
+        </details>
       {/if}
     </section>
     <Weights {bench} changed={look} />
+
     <section aria-labelledby="file">
       <h2 id="file" class="display-face text-[18px]">The site as one file</h2>
       <p class="py-1.5">Everything that is needed to go on elsewhere: site.json and the original pictures.</p>
