@@ -9,7 +9,7 @@ from typing import Annotated, Any
 
 from fastapi import APIRouter, FastAPI, HTTPException, Query, Request
 from fastapi.concurrency import run_in_threadpool
-from fastapi.responses import FileResponse, HTMLResponse, Response
+from fastapi.responses import FileResponse, HTMLResponse, JSONResponse, Response
 from fastapi.staticfiles import StaticFiles
 
 from .. import __version__
@@ -54,9 +54,10 @@ def document_routes(studio: Studio) -> APIRouter:
 
     @api.post("/live", response_model=m.Live)
     def live(body: m.Asked) -> Any:
-        site = studio.site(body.patch, body.revision)
-        page = studio.emitted(site, studio.page(site, body.page))
-        return {"fonts": page.fonts, "css": page.css, "body": page.body}
+        with studio.manners.hurry():
+            site = studio.site(body.patch, body.revision)
+            page = studio.emitted(site, studio.page(site, body.page))
+            return JSONResponse({"fonts": page.fonts, "css": page.css, "body": page.body})
 
     @api.get("/before", response_model=m.Live)
     def before(page: str) -> Any:
@@ -73,21 +74,22 @@ def computing_routes(studio: Studio) -> APIRouter:
 
     @api.post("/readings", response_model=m.Readings)
     def readings(body: m.Asked) -> Any:
-        site = studio.site(body.patch, body.revision)
-        found = check_page(studio.reader, site, studio.page(site, body.page))
-        return {"revision": body.revision, "readings": found}
+        with studio.manners.hurry():
+            site = studio.site(body.patch, body.revision)
+            found = check_page(studio.reader, site, studio.page(site, body.page))
+            return JSONResponse({"revision": body.revision, "readings": found})
 
     @api.post("/build-up", response_model=m.BuildUpView)
     def build_up(body: m.AskedArea) -> Any:
         site = studio.site(body.patch, body.revision)
         page = studio.page(site, body.page)
-        return BuildUp(studio.reader, site, page, studio.area(page, body.area)).cards()
+        return BuildUp(studio.polite("build-up"), site, page, studio.area(page, body.area)).cards()
 
     @api.post("/overlay", response_model=m.OverlayView)
     def overlay(body: m.AskedLayer) -> Any:
         site = studio.site(body.patch, body.revision)
         page = studio.page(site, body.page)
-        return overlay_remedy(studio.reader, site, page, studio.area(page, body.area), body.layer)
+        return overlay_remedy(studio.polite("overlay"), site, page, studio.area(page, body.area), body.layer)
 
     @api.get("/rule", response_model=m.RuleView)
     def rule(page: str, area: str, selector: Annotated[str, Query(max_length=200)] = ".banner") -> Any:

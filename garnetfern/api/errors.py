@@ -8,9 +8,10 @@ from fastapi.responses import JSONResponse
 from starlette.exceptions import HTTPException
 
 from ..core.errors import GarnetfernError, NotFoundError, StaleError
+from ..service.polite import SupersededError
 
 log = logging.getLogger("garnetfern")
-STATUS: dict[type[GarnetfernError], int] = {StaleError: 409, NotFoundError: 404}
+STATUS: dict[type[GarnetfernError], int] = {StaleError: 409, NotFoundError: 404, SupersededError: 410}
 
 
 def problem(status: int, kind: str, message: str, path: str = "$") -> JSONResponse:

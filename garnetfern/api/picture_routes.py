@@ -44,7 +44,7 @@ def area_routes(studio: Studio) -> APIRouter:
     def frames(body: m.AskedLayer) -> Any:
         site = studio.site(body.patch, body.revision)
         page = studio.page(site, body.page)
-        return framing(site, page, body.area, body.layer, studio.looks, studio.fonts, studio.pictures.original)
+        return framing(site, page, body.area, body.layer, studio.looks, studio.fonts)
 
     @api.post("/tile", response_model=p.TileView)
     def tile(body: p.AskedTile) -> Any:

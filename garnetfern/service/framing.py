@@ -1,6 +1,5 @@
 """The framing sheet of a layer: every screen's window, what it costs, and which focal point serves all."""
 
-from collections.abc import Callable
 from dataclasses import asdict, dataclass
 from typing import Any
 
@@ -62,9 +61,13 @@ def shown_on_screens(site: Site, page: Page, area_id: str, layer_id: str, fonts:
 
 def focal_for(site: Site, page: Page, area_id: str, layer_id: str, looks: Looks, fonts: FontBook) -> FocalFound:
     """Which focal point keeps marked parts and detail in sight on all screens."""
-    layer = image_layer(page, area_id, layer_id)
+    return _focal(
+        site, image_layer(page, area_id, layer_id), shown_on_screens(site, page, area_id, layer_id, fonts), looks
+    )
+
+
+def _focal(site: Site, layer: ImageLayer, shown: list[Shown], looks: Looks) -> FocalFound:
     asset = site.asset(layer.asset)
-    shown = shown_on_screens(site, page, area_id, layer_id, fonts)
     detail = looks.of(asset.hash).look.detail
     found = best_focal([s.window for s in shown], detail, [p.box for p in asset.parts], layer.crop)
     others = {shown[n].screen.id: focal for n, focal in found.others.items()}
@@ -75,26 +78,19 @@ def focal_for(site: Site, page: Page, area_id: str, layer_id: str, looks: Looks,
 NO_TILE = Seams(Seam(9.0, True), Seam(9.0, True))
 
 
-def advice_for(
-    site: Site,
-    page: Page,
-    area_id: str,
-    layer_id: str,
-    looks: Looks,
-    fonts: FontBook,
-    originals: Callable[[str], bytes],
-) -> Advice:
+def advice_for(site: Site, page: Page, area_id: str, layer_id: str, looks: Looks, fonts: FontBook) -> Advice:
     """What suits the layer's picture in its area on the widest screen where it is seen."""
-    layer = image_layer(page, area_id, layer_id)
+    return _advice(
+        site, image_layer(page, area_id, layer_id), shown_on_screens(site, page, area_id, layer_id, fonts), looks
+    )
+
+
+def _advice(site: Site, layer: ImageLayer, shown: list[Shown], looks: Looks) -> Advice:
     asset = site.asset(layer.asset)
-    shown = shown_on_screens(site, page, area_id, layer_id, fonts)
     widest = max(shown, key=lambda s: s.screen.width, default=None)
     area = (widest.box.width, widest.box.height) if widest else (1440.0, 600.0)
     known = looks.of(asset.hash)
-    image = load(originals(asset.hash), draft=(1400, 1400))
-    if image.size != (asset.width, asset.height):
-        image = image.resize((asset.width, asset.height))
-    return advise(image, known.seams or NO_TILE, area)
+    return advise((asset.width, asset.height), known.seams or NO_TILE, known.edges, area)
 
 
 def _softness(times: float) -> str:
@@ -122,24 +118,16 @@ def _screen_view(shown: Shown, asset: Asset) -> dict[str, Any]:
     }
 
 
-def framing(
-    site: Site,
-    page: Page,
-    area_id: str,
-    layer_id: str,
-    looks: Looks,
-    fonts: FontBook,
-    originals: Callable[[str], bytes],
-) -> dict[str, Any]:
+def framing(site: Site, page: Page, area_id: str, layer_id: str, looks: Looks, fonts: FontBook) -> dict[str, Any]:
     """Everything the framing sheet shows, as plain data."""
     layer = image_layer(page, area_id, layer_id)
     asset = site.asset(layer.asset)
     shown = shown_on_screens(site, page, area_id, layer_id, fonts)
     known = looks.of(asset.hash)
-    best = focal_for(site, page, area_id, layer_id, looks, fonts)
+    best = _focal(site, layer, shown, looks)
     common = [s.window for s in shown if not (s.layer.screens.get(s.screen.id) and s.layer.size != layer.size)]
     room = reach(common, [p.box for p in asset.parts], layer.crop) if asset.parts else None
-    advice = advice_for(site, page, area_id, layer_id, looks, fonts, originals)
+    advice = _advice(site, layer, shown, looks)
     same = all(_same(getattr(layer, key), value) for key, value in advice.settings.items())
     return {
         "layer": layer.id,

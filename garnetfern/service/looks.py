@@ -6,6 +6,7 @@ from typing import Any
 
 from PIL import Image
 
+from ..core.picture.advice import edges_of
 from ..core.picture.decode import load
 from ..core.picture.look import Look, Swatch, look_of
 from ..core.picture.tiles import Seam, Seams, seams_of
@@ -17,16 +18,17 @@ MEASURED_SIDE = 1400
 
 @dataclass(frozen=True)
 class Known:
-    """A picture's looks, and its seams where it is small enough to be a tile."""
+    """A picture's looks, its seams where it may be a tile, and the colours of its foot and its right edge."""
 
     look: Look
     seams: Seams | None
+    edges: tuple[str, str]
 
 
 def known_of(image: Image.Image) -> Known:
     """Look at a decoded picture."""
     seams = seams_of(image) if max(image.size) <= MEASURED_SIDE else None
-    return Known(look_of(image), seams)
+    return Known(look_of(image), seams, edges_of(image))
 
 
 def to_json(known: Known) -> str:
@@ -40,7 +42,9 @@ def _from_json(text: str) -> Known:
     colours = tuple(Swatch(**c) for c in look["colours"])
     detail = tuple(tuple(row) for row in look["detail"])
     found = None if seams is None else Seams(Seam(**seams["across"]), Seam(**seams["down"]))
-    return Known(Look(colours, look["lightness"], look["busyness"], detail), found)
+    return Known(
+        Look(colours, look["lightness"], look["busyness"], detail), found, (plain["edges"][0], plain["edges"][1])
+    )
 
 
 class Looks:

@@ -1,5 +1,6 @@
 """The use cases of the bench: state, change, undo, redo, preview, pictures, taking away."""
 
+import pickle
 from pathlib import Path
 from typing import Any
 
@@ -20,6 +21,7 @@ from .edits import apply_edit
 from .fitting import Fitting
 from .looks import Looks, known_of, to_json
 from .patch import Patch, patched
+from .polite import Manners, PoliteReader
 from .site_file import SiteFile, pack_site_file, unpack_site_file
 from .stock import fetch_stock
 from .work import Report, Worker
@@ -38,23 +40,30 @@ class Studio:
         self.pictures = PictureFiles(db, data / "pictures")
         self.fonts = shipped_fonts()
         self.reader = Reader(self.fonts, self.pictures)
+        self.manners = Manners()
         self.looks = Looks(self.pictures)
         self.fitted = FittedFiles(db, data / "fitted")
         self.fitting = Fitting(self.fitted, self.pictures.original, self._picture_bytes)
         self.jobs = Jobs(db)
         self.worker = Worker(self.jobs, {"fit": self._fit}, db.close)
-        self._present: tuple[int, Site] | None = None
+        self._present: tuple[int, bytes, Site] | None = None
 
     def site(self, patch: Patch | None = None, based_on: int | None = None) -> Site:
         """The present site, with a patch applied that is not kept. Raises StaleError where `based_on` is another."""
-        state = self.history.state()
-        if based_on is not None and based_on != state.revision:
-            raise StaleError(based_on, state.revision)
+        revision, packed, present = self._at_hand()
+        if based_on is not None and based_on != revision:
+            raise StaleError(based_on, revision)
         if patch:
-            return read_site(patched(state.document, patch), self.fonts.names())
-        if self._present is None or self._present[0] != state.revision:
-            self._present = (state.revision, read_site(state.document, self.fonts.names()))
-        return self._present[1]
+            return read_site(patched(pickle.loads(packed), patch), self.fonts.names())
+        return present
+
+    def _at_hand(self) -> tuple[int, bytes, Site]:
+        """The present revision, its document (packed, as copies are asked for all the time) and its site."""
+        if self._present is None or self._present[0] != self.history.revision():
+            state = self.history.state()
+            site = read_site(state.document, self.fonts.names())
+            self._present = (state.revision, pickle.dumps(state.document), site)
+        return self._present
 
     def site_before(self) -> Site:
         """The site one step back; at the first step, as it is."""
@@ -89,6 +98,10 @@ class Studio:
         site = self.site()
         self.reader.read_page(site, site.pages[0])
 
+    def polite(self, kind: str) -> PoliteReader:
+        """A reader for long computations, which gives way to edits and to a newer question of its kind."""
+        return PoliteReader(self.reader, self.manners, kind)
+
     def page(self, site: Site, page_id: str) -> Page:
         """A page by id or slug. Raises NotFoundError."""
         page = site.page(page_id)
@@ -114,7 +127,7 @@ class Studio:
     def edit(self, based_on: int, edit: Any) -> tuple[State, str | None]:
         """Carry out an edit as one step; gives also what to choose then. Raises GarnetfernError or StaleError."""
         site = self.site(None, based_on)
-        done = apply_edit(site, edit, self.looks, self.fonts, self.pictures.original)
+        done = apply_edit(site, edit, self.looks, self.fonts)
         checked = read_site(done.site.model_dump(mode="json"), self.fonts.names())
         self._know_pictures(checked)
         return self.history.change(based_on, checked.model_dump(mode="json"), done.label[:200]), done.chosen

@@ -58,6 +58,10 @@ class History:
             step.made,
         )
 
+    def revision(self) -> int:
+        """The present revision alone."""
+        return self._place().revision
+
     def state(self) -> State:
         """Where the site stands."""
         with self._db.atomic():

@@ -4,7 +4,7 @@ import numpy as np
 import pytest
 from PIL import Image
 
-from garnetfern.core.picture.advice import advise
+from garnetfern.core.picture.advice import advise, edges_of
 from garnetfern.core.picture.look import hue_name, look_of, orientation
 from garnetfern.core.picture.tiles import seams_of
 from garnetfern.demo.tiles import fade_strip, fern_tile
@@ -12,6 +12,10 @@ from garnetfern.demo.tiles import fade_strip, fern_tile
 from ..pictures import cut
 
 AREA = (1440.0, 600.0)
+
+
+def advised(image):
+    return advise(image.size, seams_of(image), edges_of(image), AREA)
 
 
 @pytest.mark.parametrize(
@@ -57,13 +61,13 @@ def test_shape_is_landscape_portrait_or_square():
 
 
 def test_a_small_seamless_picture_is_to_be_tiled():
-    found = advise(fern_tile(), seams_of(fern_tile()), AREA)
+    found = advised(fern_tile())
     assert found.settings["repeat"] == ["repeat", "repeat"]
     assert "seamless" in found.reason
 
 
 def test_a_thin_strip_is_to_be_repeated_and_gives_the_base_colour():
-    found = advise(fade_strip(), seams_of(fade_strip()), AREA)
+    found = advised(fade_strip())
     assert found.settings["repeat"] == ["repeat", "no-repeat"]
     assert found.base == "#dfe8dd"
     assert found.base in found.reason
@@ -71,13 +75,13 @@ def test_a_thin_strip_is_to_be_repeated_and_gives_the_base_colour():
 
 def test_a_small_photograph_is_not_to_be_magnified():
     image = cut(1)
-    found = advise(image, seams_of(image), AREA)
+    found = advised(image)
     assert found.settings["size"] == "natural"
     assert "magnify" in found.reason
 
 
 def test_a_photograph_fills_its_area():
     image = cut(1).resize((1600, 1000))
-    found = advise(image, seams_of(image), AREA)
+    found = advised(image)
     assert found.settings["size"] == "cover"
     assert "soft" not in found.reason

@@ -41,7 +41,7 @@ def edit(demo, looks):
     def run(*edits, site=demo.site):
         chosen = None
         for plain in edits:
-            done = apply_edit(site, EDITS.validate_python(plain), looks, FONTS, demo.pictures.__getitem__)
+            done = apply_edit(site, EDITS.validate_python(plain), looks, FONTS)
             site, chosen = read_site(done.site.model_dump(mode="json"), FONTS.names()), done.chosen
             assert done.label
         return site, chosen

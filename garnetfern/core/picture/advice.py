@@ -25,12 +25,14 @@ class Advice:
     fields: tuple[str, ...] = field(default=())
 
 
-def _edge(image: Image.Image, vertical: bool) -> str:
-    """The mean colour of the last rows (or columns) of a strip: what it fades into."""
+def edges_of(image: Image.Image) -> tuple[str, str]:
+    """The mean colours of the last rows and of the last columns of a picture: what a strip fades into."""
     pixels = np.asarray(image.convert("RGB"))
-    part = pixels[-3:] if vertical else pixels[:, -3:]
-    red, green, blue = (round(float(v)) for v in part.reshape(-1, 3).mean(axis=0))
-    return Rgba(red, green, blue).hex
+    found = []
+    for part in (pixels[-3:], pixels[:, -3:]):
+        red, green, blue = (round(float(v)) for v in part.reshape(-1, 3).mean(axis=0))
+        found.append(Rgba(red, green, blue).hex)
+    return found[0], found[1]
 
 
 def _plain(**settings: Any) -> dict[str, Any]:
@@ -38,19 +40,19 @@ def _plain(**settings: Any) -> dict[str, Any]:
     return {**start, **settings}
 
 
-def advise(image: Image.Image, seams: Seams, area: tuple[float, float]) -> Advice:
-    """What suits this picture in an area of this size (px of the widest screen)."""
-    width, height = image.size
+def advise(size: tuple[int, int], seams: Seams, edges: tuple[str, str], area: tuple[float, float]) -> Advice:
+    """What suits a picture of this size in px in an area of this size (CSS px of the widest screen)."""
+    width, height = size
     corner = {"side": "left", "across": "0px", "end": "top", "down": "0px"}
     if width <= THIN and height >= LONG * width:
-        base = _edge(image, True)
+        base = edges[0]
         settings = _plain(size="natural", repeat=["repeat", "no-repeat"], position=corner)
         reason = (
             f"A strip of {width} × {height}: repeated sideways it fades into {base}, which is the base colour then."
         )
         return Advice(settings, reason, base)
     if height <= THIN and width >= LONG * height:
-        base = _edge(image, False)
+        base = edges[1]
         settings = _plain(size="natural", repeat=["no-repeat", "repeat"], position=corner)
         reason = (
             f"A strip of {width} × {height}: repeated downwards it fades into {base}, which is the base colour then."

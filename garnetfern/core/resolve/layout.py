@@ -1,6 +1,10 @@
 """The boxes of a page at one viewport: bands stack, columns share a width, blocks stack with gaps."""
 
+import threading
+from collections import OrderedDict
+from collections.abc import Hashable
 from dataclasses import replace
+from typing import Any
 
 from ..colour.notation import parse_colour
 from ..document import Asset, Band, Block, Column, Page, Site, page_on, screen_for
@@ -176,17 +180,46 @@ def page_width(page: Page, viewport: Viewport) -> float:
     return min(viewport.width, layout_unit(Scale(viewport, base=viewport.width).px(page.width)))
 
 
-def lay_out_page(site: Site, page: Page, viewport: Viewport, fonts: FontBook) -> tuple[Page, PageRecord]:
-    """The page as it is on the screen that stands for this viewport, and its boxes, without any backdrop."""
-    shown = page_on(page, screen_for(site.screens, viewport.width).id)
+_UNPAINTED: Any = {
+    "backdrop": True,
+    "joins": True,
+    "bands": {"__all__": {"backdrop": True, "columns": {"__all__": {"backdrop"}}}},
+}
+"""What of a page does not move its boxes: changes of it are what people make most, while they look."""
+
+_KEPT = 192
+_laid: OrderedDict[Hashable, tuple[BandRecord, ...]] = OrderedDict()
+_lock = threading.Lock()
+
+
+def _bands(site: Site, shown: Page, viewport: Viewport, fonts: FontBook) -> tuple[BandRecord, ...]:
+    """The bands of a page that is free of exceptions, one under the other; kept by all that moves their boxes."""
+    pictures = tuple(picture_size(site, b) for b in shown.blocks() if b.kind == "picture")
+    key = (shown.model_dump_json(exclude=_UNPAINTED), pictures, viewport, id(fonts))
+    with _lock:
+        if key in _laid:
+            _laid.move_to_end(key)
+            return _laid[key]
     width = page_width(shown, viewport)
     left = layout_unit((viewport.width - width) / 2)
     bands: list[BandRecord] = []
     top = 0.0
     for band in shown.bands:
-        if not band.visible:
-            continue
-        bands.append(lay_out_band(site, band, top, left, width, viewport, fonts))
-        top = bands[-1].outer.bottom
+        if band.visible:
+            bands.append(lay_out_band(site, band, top, left, width, viewport, fonts))
+            top = bands[-1].outer.bottom
+    found = tuple(bands)
+    with _lock:
+        _laid[key] = found
+        while len(_laid) > _KEPT:
+            _laid.popitem(last=False)
+    return found
+
+
+def lay_out_page(site: Site, page: Page, viewport: Viewport, fonts: FontBook) -> tuple[Page, PageRecord]:
+    """The page as it is on the screen that stands for this viewport, and its boxes, without any backdrop."""
+    shown = page_on(page, screen_for(site.screens, viewport.width).id)
+    bands = _bands(site, shown, viewport, fonts)
+    height = max(bands[-1].outer.bottom if bands else 0.0, viewport.height)
     base = parse_colour(shown.backdrop.base) if shown.backdrop.base else WHITE
-    return shown, PageRecord(page.id, viewport.width, max(top, viewport.height), base, tuple(bands))
+    return shown, PageRecord(page.id, viewport.width, height, base, bands)

@@ -58,7 +58,7 @@ PLAIN: dict[type, Callable[[Site, Any], Edited]] = {
 }
 
 
-def apply_edit(site: Site, edit: Any, looks: Any, fonts: Any, originals: Callable[[str], bytes]) -> Edited:
+def apply_edit(site: Site, edit: Any, looks: Any, fonts: Any) -> Edited:
     """The site after an edit. Raises GarnetfernError with the reason where it cannot be; then nothing is changed."""
     plain = PLAIN.get(type(edit))
     if plain is not None:
@@ -66,5 +66,5 @@ def apply_edit(site: Site, edit: Any, looks: Any, fonts: Any, originals: Callabl
     if isinstance(edit, p.LayPicture):
         return p.lay_picture(site, edit, looks, fonts)
     if isinstance(edit, p.FollowAdvice):
-        return p.follow_advice(site, edit, looks, fonts, originals)
+        return p.follow_advice(site, edit, looks, fonts)
     return p.best_focal(site, edit, looks, fonts)

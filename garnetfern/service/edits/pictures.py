@@ -142,11 +142,11 @@ def remove_picture(site: Site, asked: RemovePicture) -> Edited:
     return Edited(without_asset(site, asked.asset), f"Remove {site.asset(asked.asset).name}")
 
 
-def follow_advice(site: Site, asked: FollowAdvice, looks: Looks, fonts: Any, originals: Any) -> Edited:
+def follow_advice(site: Site, asked: FollowAdvice, looks: Looks, fonts: Any) -> Edited:
     """Exceptions go, as they were made for other settings."""
     page = page_of(site, asked.page)
     area, layer = _layer(page, asked.area, asked.layer)
-    advice = advice_for(site, page, asked.area, asked.layer, looks, fonts, originals)
+    advice = advice_for(site, page, asked.area, asked.layer, looks, fonts)
     changed = ImageLayer.model_validate({**layer.model_dump(), **advice.settings, "screens": {}})
     page = _with_layer(page, area, changed)
     if advice.base is not None:

@@ -68,8 +68,13 @@
 
   $effect(() => {
     if (!page || !bench.area || !bench.live) return;
-    const element = elementOf(page, bench.area.id, bench.area.kind === 'page');
-    outline(page, { element: bench.marked ? element : null, flash: flashing, spaces: bench.spaces }, scale);
+    const { area, marked, spaces } = bench;
+    const [inner, flash, size] = [page, flashing, scale];
+    const frame = requestAnimationFrame(() => {
+      const element = marked ? elementOf(inner, area.id, area.kind === 'page') : null;
+      outline(inner, { element, flash, spaces }, size);
+    });
+    return () => cancelAnimationFrame(frame);
   });
 </script>
 

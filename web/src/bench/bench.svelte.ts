@@ -1,4 +1,5 @@
 import * as client from '../api/client';
+import { Refused } from '../api/client';
 import type {
   AreaView,
   Band,
@@ -183,7 +184,7 @@ export class Bench extends Session {
         this.overlay =
           layer?.kind === 'colour' ? await client.overlay({ ...asked, layer: layer.id }, signal) : null;
       } catch (error) {
-        if (error instanceof DOMException) return;
+        if (error instanceof DOMException || (error instanceof Refused && error.status === 410)) return;
         if (kept) this.tell(error);
       }
     });

@@ -62,7 +62,8 @@ export function mark(page: Document, readings: Reading[], scale: number): void {
       path(page, d, { stroke: '#a35f00', 'stroke-width': String(1.8 / scale) }),
     ];
   });
-  layer(page, 'gf-marks').replaceChildren(...strokes);
+  const svg = layer(page, 'gf-marks');
+  if (strokes.length > 0 || svg.childElementCount > 0) svg.replaceChildren(...strokes);
 }
 
 type Rect = { left: number; top: number; right: number; bottom: number };
@@ -112,7 +113,11 @@ function spacesOf(page: Document, element: HTMLElement, box: Rect): SVGPathEleme
 
 /** Outline the chosen area; with `spaces` its inner space is shown in green and its outer space in brown. */
 export function outline(page: Document, { element, flash, spaces }: Outline, scale: number): void {
-  if (!element) return layer(page, 'gf-outline').replaceChildren();
+  if (!element) {
+    const empty = layer(page, 'gf-outline');
+    empty.dataset.d = '';
+    return empty.replaceChildren();
+  }
   const whole = rectOf(page, element);
   const inset = 1.5 / scale;
   const box = {
@@ -122,7 +127,10 @@ export function outline(page: Document, { element, flash, spaces }: Outline, sca
     bottom: whole.bottom - inset,
   };
   const d = flash ? frame(box) : corners(box, 16 / scale);
-  layer(page, 'gf-outline').replaceChildren(
+  const svg = layer(page, 'gf-outline');
+  if (!spaces && svg.dataset.d === d) return;
+  svg.dataset.d = spaces ? '' : d;
+  svg.replaceChildren(
     ...(spaces ? spacesOf(page, element, whole) : []),
     path(page, d, { stroke: 'white', 'stroke-width': String(4.5 / scale) }),
     path(page, d, { stroke: '#7b1e3a', 'stroke-width': String(2.5 / scale) }),
