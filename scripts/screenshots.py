@@ -28,11 +28,58 @@ def _readable(page: Page) -> None:
     page.get_by_text("Every word can be read on every screen.").wait_for()
 
 
+def _view(name: str) -> Callable[[Page], None]:
+    return lambda page: page.get_by_role("navigation", name="Views").get_by_role("button", name=name).click()
+
+
+def _framing(page: Page) -> None:
+    page.keyboard.press("f")
+    page.get_by_label("busy parts").check()
+
+
+def _shelf(page: Page) -> None:
+    _view("Shelf")(page)
+    page.get_by_role("button", name="Fern tile.png").click()
+
+
+def _tab(name: str) -> Callable[[Page], None]:
+    return lambda page: page.get_by_role("tab", name=name).click()
+
+
+def _slots(page: Page) -> None:
+    _tab("Exact slots")(page)
+    page.get_by_role("button", name="Glasshouse at dawn.jpg").click()
+
+
+def _tiles(page: Page) -> None:
+    _view("Bench")(page)
+    page.get_by_label("Page", exact=True).select_option("fair-page")
+    page.get_by_text("Every word can be read on every screen.").wait_for()
+    page.get_by_role("button", name="Page", exact=True).click()
+    page.get_by_role("button", name="Fern tile", exact=True).click()
+
+
+def _area(page: Page) -> None:
+    _view("Bench")(page)
+    _card("Base")(page)
+
+
+def _home_readable(page: Page) -> None:
+    page.get_by_label("Page", exact=True).select_option("home")
+    _readable(page)
+
+
 SHOTS: dict[str, Callable[[Page], None]] = {
     "bench": lambda _: None,
     "bench-picture": _card("Glasshouse at dawn"),
+    "framing": _framing,
+    "bench-area": _area,
     "bench-words": _card("Words"),
-    "bench-readable": _readable,
+    "shelf": _shelf,
+    "loan": _tab("Picture loan"),
+    "slots": _slots,
+    "bench-tiles": _tiles,
+    "bench-readable": _home_readable,
     "take-away": _card("Take away"),
     "in-place": lambda page: page.keyboard.press("v"),
 }

@@ -6,7 +6,7 @@ from pydantic import BaseModel, Field
 
 from ..core.document import Crop
 from ..service.edits import Edit
-from .models import Asked, AskedLayer, StateView
+from .models import Asked, StateView
 
 
 class AskedEdit(BaseModel):
@@ -105,6 +105,7 @@ class ScreenWindow(BaseModel):
     sharpness: tuple[str, str]
     lost_parts: list[str]
     tiles: tuple[float, float]
+    noticeable: bool
     differs: bool
     tile: tuple[float, float]
     offset: tuple[float, float]
@@ -165,23 +166,6 @@ class AskedMend(BaseModel):
     way: Literal["cross-fade", "mirror"]
 
 
-class TileView(BaseModel):
-    """Seams of a tile, and how its repeat comes out on each screen where a layer shows it."""
-
-    asset: str
-    seams: SeamsView
-    seamless: bool
-    screens: list["TileScreen"]
-
-
-class TileScreen(BaseModel):
-    """Tiles across and down on a screen, and whether the repeat can be noticed."""
-
-    screen: str
-    tiles: tuple[float, float]
-    noticeable: bool
-
-
 class MendView(BaseModel):
     """Seams before and after mending."""
 
@@ -190,10 +174,6 @@ class MendView(BaseModel):
     width: int
     height: int
     bytes: int
-
-
-class AskedTile(AskedLayer):
-    """The tile of a layer."""
 
 
 class SlotRow(BaseModel):

@@ -9,7 +9,7 @@ from fastapi.responses import Response
 from ..core.errors import NotFoundError
 from ..service.areas import area_views
 from ..service.cuts import add_mended, cut_for_slot, mended
-from ..service.framing import framing, shown_on_screens, tile_facts
+from ..service.framing import framing
 from ..service.shelf import crop_facts, shelf_view, slot_view
 from ..service.stock import search_stock, stock_thumb
 from ..service.studio import Studio
@@ -45,15 +45,6 @@ def area_routes(studio: Studio) -> APIRouter:
         site = studio.site(body.patch, body.revision)
         page = studio.page(site, body.page)
         return framing(site, page, body.area, body.layer, studio.looks, studio.fonts)
-
-    @api.post("/tile", response_model=p.TileView)
-    def tile(body: p.AskedTile) -> Any:
-        site = studio.site(body.patch, body.revision)
-        page = studio.page(site, body.page)
-        shown = shown_on_screens(site, page, body.area, body.layer, studio.fonts)
-        layer = next((x for a in page.areas() for x in a.backdrop.layers if x.id == body.layer), None)
-        asset = site.asset(getattr(layer, "asset", ""))
-        return tile_facts(asset, studio.pictures.original(asset.hash), shown)
 
     return api
 

@@ -6,9 +6,8 @@ from typing import Any
 from ..core.document import Asset, ImageLayer, Page, Screen, Site, page_on
 from ..core.errors import NotFoundError
 from ..core.picture.advice import Advice, advise
-from ..core.picture.decode import load
 from ..core.picture.framing import Window, best_focal, reach, window_of
-from ..core.picture.tiles import Seam, Seams, noticeable, seams_of
+from ..core.picture.tiles import Seam, Seams, noticeable
 from ..core.resolve.fonts import FontBook
 from ..core.resolve.lengths import Viewport
 from ..core.resolve.page import resolve_page
@@ -97,7 +96,7 @@ def _softness(times: float) -> str:
     return "sharp" if times <= 1.005 else "a little soft" if times <= 1.5 else "soft"
 
 
-def _screen_view(shown: Shown, asset: Asset) -> dict[str, Any]:
+def _screen_view(shown: Shown, asset: Asset, depth: float) -> dict[str, Any]:
     window = shown.window
     lost_parts = [p.name for p in asset.parts if not window.keeps(p.box)]
     return {
@@ -111,6 +110,7 @@ def _screen_view(shown: Shown, asset: Asset) -> dict[str, Any]:
         "sharpness": [_softness(window.magnification), _softness(2 * window.magnification)],
         "lost_parts": lost_parts,
         "tiles": [round(t, 2) for t in window.tiles],
+        "noticeable": noticeable(depth, max(window.tiles)),
         "differs": shown.screen.id in shown.layer.screens,
         "tile": [round(shown.sheet.tile.width, 2), round(shown.sheet.tile.height, 2)],
         "offset": [round(shown.sheet.tile.x - shown.box.x, 2), round(shown.sheet.tile.y - shown.box.y, 2)],
@@ -132,7 +132,7 @@ def framing(site: Site, page: Page, area_id: str, layer_id: str, looks: Looks, f
     return {
         "layer": layer.id,
         "asset": asset.id,
-        "screens": [_screen_view(s, asset) for s in shown],
+        "screens": [_screen_view(s, asset, known.depth) for s in shown],
         "detail": known.look.detail,
         "mood": known.look.mood,
         "focal": best.focal,
@@ -149,18 +149,3 @@ def _same(now: Any, wanted: Any) -> bool:
     if hasattr(now, "model_dump"):
         now = now.model_dump()
     return bool((list(now) if isinstance(now, tuple) else now) == wanted)
-
-
-def tile_facts(asset: Asset, data: bytes, shown: list[Shown]) -> dict[str, Any]:
-    """Seams of a picture, and how its tiles come out on each screen."""
-    image = load(data)
-    seams = seams_of(image)
-    screens = [
-        {
-            "screen": s.screen.id,
-            "tiles": [round(t, 2) for t in s.window.tiles],
-            "noticeable": noticeable(image, max(s.window.tiles)),
-        }
-        for s in shown
-    ]
-    return {"asset": asset.id, "seams": asdict(seams), "seamless": seams.seamless, "screens": screens}

@@ -9,7 +9,7 @@ from PIL import Image
 from ..core.picture.advice import edges_of
 from ..core.picture.decode import load
 from ..core.picture.look import Look, Swatch, look_of
-from ..core.picture.tiles import Seam, Seams, seams_of
+from ..core.picture.tiles import Seam, Seams, repeat_depth, seams_of
 from ..store import PictureFiles
 
 MEASURED_SIDE = 1400
@@ -18,17 +18,19 @@ MEASURED_SIDE = 1400
 
 @dataclass(frozen=True)
 class Known:
-    """A picture's looks, its seams where it may be a tile, and the colours of its foot and its right edge."""
+    """A picture's looks; its seams and its repeat's depth where it may be a tile; the colours of its foot and edge."""
 
     look: Look
     seams: Seams | None
     edges: tuple[str, str]
+    depth: float
 
 
 def known_of(image: Image.Image) -> Known:
     """Look at a decoded picture."""
     seams = seams_of(image) if max(image.size) <= MEASURED_SIDE else None
-    return Known(look_of(image), seams, edges_of(image))
+    depth = repeat_depth(image) if seams else 0.0
+    return Known(look_of(image), seams, edges_of(image), depth)
 
 
 def to_json(known: Known) -> str:
@@ -42,9 +44,8 @@ def _from_json(text: str) -> Known:
     colours = tuple(Swatch(**c) for c in look["colours"])
     detail = tuple(tuple(row) for row in look["detail"])
     found = None if seams is None else Seams(Seam(**seams["across"]), Seam(**seams["down"]))
-    return Known(
-        Look(colours, look["lightness"], look["busyness"], detail), found, (plain["edges"][0], plain["edges"][1])
-    )
+    edges = (plain["edges"][0], plain["edges"][1])
+    return Known(Look(colours, look["lightness"], look["busyness"], detail), found, edges, plain["depth"])
 
 
 class Looks:

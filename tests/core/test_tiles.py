@@ -4,7 +4,7 @@ import numpy as np
 import pytest
 from PIL import Image
 
-from garnetfern.core.picture.tiles import SHOWS, mend, noticeable, seams_of
+from garnetfern.core.picture.tiles import SHOWS, mend, noticeable, repeat_depth, seams_of
 from garnetfern.demo.tiles import fern_tile
 
 from ..pictures import cut, seamless
@@ -50,6 +50,6 @@ def test_a_repeat_is_noticed_where_something_stands_out():
     plain = Image.new("RGB", (80, 80), "#808080")
     blot = plain.copy()
     blot.paste("#202020", (10, 10, 50, 50))
-    assert noticeable(blot, 6)
-    assert not noticeable(plain, 6)
-    assert not noticeable(blot, 1.5)
+    assert noticeable(repeat_depth(blot), 6)
+    assert not noticeable(repeat_depth(plain), 6)
+    assert not noticeable(repeat_depth(blot), 1.5)

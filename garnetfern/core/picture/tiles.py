@@ -101,15 +101,18 @@ def mend(image: Image.Image, way: Mending, across: bool = True, down: bool = Tru
     return Image.fromarray(np.clip(np.rint(pixels), 0, 255).astype(np.uint8), image.mode)
 
 
-def noticeable(image: Image.Image, tiles: float) -> bool:
-    """Whether the eye finds the repeat: several tiles in sight, and something in each that stands out.
+NOTICED = 6.0
+"""How deep slow light and dark within a tile must be to catch the eye, L*."""
 
-    What stands out is slow light and dark within the tile, at a quarter of its size, more than 6 of L* deep.
-    """
-    if tiles < 2.5:
-        return False
+
+def repeat_depth(image: Image.Image) -> float:
+    """What stands out in a repeated tile: slow light and dark at a quarter of its size, L* from lowest to highest."""
     grey = cv2.cvtColor(_pixels(image), cv2.COLOR_RGB2LAB)[:, :, 0].astype(np.float32) * (100 / 255)
     side = max(1, min(grey.shape) // 4)
-    tiled = np.tile(grey, (3, 3)) if grey.size < 1_500_000 else grey
-    slow = cv2.blur(tiled, (side, side))
-    return float(slow.max() - slow.min()) > 6.0
+    slow = cv2.blur(np.tile(grey, (3, 3)), (side, side))
+    return float(slow.max() - slow.min())
+
+
+def noticeable(depth: float, tiles: float) -> bool:
+    """Whether the eye finds the repeat: several tiles in sight, and something in each that stands out."""
+    return tiles >= 2.5 and depth > NOTICED

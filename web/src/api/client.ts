@@ -20,7 +20,6 @@ import type {
   SlotView,
   State,
   Stock,
-  Tile,
   Way,
   Weights,
 } from './types';
@@ -91,7 +90,6 @@ export const edit = (revision: number, what: Edit) =>
 export const areas = (asked: Asked, signal: AbortSignal) => post<ScreenAreas[]>('/api/areas', asked, signal);
 export const framing = (asked: AskedLayer, signal?: AbortSignal) =>
   post<Framing>('/api/framing', asked, signal);
-export const tile = (asked: AskedLayer) => post<Tile>('/api/tile', asked);
 export const shelf = () => get<Picture[]>('/api/shelf');
 export const stock = (word: string, colour: string, shape: string) =>
   get<Stock[]>(`/api/stock?${new URLSearchParams({ word, colour, shape })}`);

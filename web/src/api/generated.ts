@@ -242,23 +242,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/tile": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Tile */
-        post: operations["tile_api_tile_post"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/shelf": {
         parameters: {
             query?: never;
@@ -728,24 +711,6 @@ export interface components {
             page: string;
             /** Slot */
             slot: string;
-        };
-        /**
-         * AskedTile
-         * @description The tile of a layer.
-         */
-        AskedTile: {
-            /** Revision */
-            revision: number;
-            /** Patch */
-            patch?: {
-                [key: string]: unknown;
-            }[];
-            /** Page */
-            page: string;
-            /** Area */
-            area: string;
-            /** Layer */
-            layer: string;
         };
         /**
          * AskedWork
@@ -2161,6 +2126,8 @@ export interface components {
                 number,
                 number
             ];
+            /** Noticeable */
+            noticeable: boolean;
             /** Differs */
             differs: boolean;
             /** Tile */
@@ -2366,34 +2333,6 @@ export interface components {
             mood: string;
             /** Credit */
             credit: string;
-        };
-        /**
-         * TileScreen
-         * @description Tiles across and down on a screen, and whether the repeat can be noticed.
-         */
-        TileScreen: {
-            /** Screen */
-            screen: string;
-            /** Tiles */
-            tiles: [
-                number,
-                number
-            ];
-            /** Noticeable */
-            noticeable: boolean;
-        };
-        /**
-         * TileView
-         * @description Seams of a tile, and how its repeat comes out on each screen where a layer shows it.
-         */
-        TileView: {
-            /** Asset */
-            asset: string;
-            seams: components["schemas"]["SeamsView"];
-            /** Seamless */
-            seamless: boolean;
-            /** Screens */
-            screens: components["schemas"]["TileScreen"][];
         };
         /**
          * UseView
@@ -3119,57 +3058,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FramingView"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ProblemView"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ProblemView"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ProblemView"];
-                };
-            };
-        };
-    };
-    tile_api_tile_post: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["AskedTile"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TileView"];
                 };
             };
             /** @description Not Found */

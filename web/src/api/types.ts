@@ -35,7 +35,6 @@ export type ScreenAreas = Schemas['ScreenAreas'];
 export type AreaView = Schemas['AreaView'];
 export type Picture = Schemas['PictureView'];
 export type Stock = Schemas['StockView'];
-export type Tile = Schemas['TileView'];
 export type Mend = Schemas['MendView'];
 export type Way = Schemas['AskedMend']['way'];
 export type SlotView = Schemas['SlotView'];

@@ -55,6 +55,7 @@
           <span class:soft={view.once > 1.005}>×{view.once.toFixed(2)} {view.sharpness[0]}</span>,
           <span class:soft={view.twice > 1.005}>at 2x ×{view.twice.toFixed(2)} {view.sharpness[1]}</span>
         </p>
+        {#if view.noticeable}<p class="soft text-[13px]">the repeat can be noticed</p>{/if}
         {#if view.lost_parts.length > 0}<p class="soft text-[13px]">
             loses {view.lost_parts.join(', ')}
           </p>{/if}
