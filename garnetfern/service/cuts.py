@@ -1,6 +1,7 @@
 """Copies made from pictures: mended tiles, and files for exact slots."""
 
 import io
+from collections.abc import Callable
 
 from ..core.css.urls import slug_of
 from ..core.document import Asset, Site
@@ -8,14 +9,15 @@ from ..core.errors import NotFoundError, PictureError
 from ..core.picture.decode import load
 from ..core.picture.slots import locked, slot_file, widest_crop
 from ..core.picture.tiles import LARGEST, Mending, Seams, mend, seams_of
-from .studio import Studio
+
+Original = Callable[[str], bytes]
 
 
-def mended(studio: Studio, asset: Asset, way: Mending) -> tuple[bytes, Seams, Seams]:
+def mended(original: Original, asset: Asset, way: Mending) -> tuple[bytes, Seams, Seams]:
     """A mended copy of a tile as a file, and its seams before and after. Raises PictureError for large pictures."""
     if max(asset.width, asset.height) > LARGEST:
         raise PictureError(f"{asset.name} is larger than {LARGEST} px; tiles are smaller. Nothing was mended.")
-    image = load(studio.pictures.original(asset.hash), asset.name)
+    image = load(original(asset.hash), asset.name)
     before = seams_of(image)
     copy = mend(image, way, before.across.shows, before.down.shows)
     out = io.BytesIO()
@@ -23,13 +25,7 @@ def mended(studio: Studio, asset: Asset, way: Mending) -> tuple[bytes, Seams, Se
     return out.getvalue(), before, seams_of(copy)
 
 
-def add_mended(studio: Studio, asset: Asset, way: Mending) -> Asset:
-    """Keep a mended copy as a picture of its own."""
-    data, _, _ = mended(studio, asset, way)
-    return studio.add_picture(data, f"{asset.title}, mended.png", asset.credit)
-
-
-def cut_for_slot(studio: Studio, site: Site, slot_id: str, asset_id: str, kind: str) -> tuple[bytes, str]:
+def cut_file(original: Original, site: Site, slot_id: str, asset_id: str, kind: str) -> tuple[bytes, str]:
     """A picture cut for a slot, exactly as large as the slot, and a name for the file. Raises NotFoundError."""
     slot = next((s for s in site.slots if s.id == slot_id), None)
     asset = next((a for a in site.assets if a.id == asset_id), None)
@@ -37,7 +33,7 @@ def cut_for_slot(studio: Studio, site: Site, slot_id: str, asset_id: str, kind: 
         raise NotFoundError("There is no such slot or picture.")
     fit = site.fit(slot_id, asset_id)
     crop = locked(asset, slot, fit.crop) if fit else widest_crop(asset, slot)
-    image = load(studio.pictures.original(asset.hash))
+    image = load(original(asset.hash))
     ending = "jpg" if kind == "jpeg" else "png"
-    name = f"{slug_of(asset.name)}-{slug_of(slot.name)}-{slot.width}x{slot.height}.{ending}"
+    name = f"{asset.id}-{slug_of(slot.name)}-{slot.width}x{slot.height}.{ending}"
     return slot_file(image, slot, crop, kind), name

@@ -17,6 +17,7 @@ from ..store import FittedFiles, History, Jobs, JobState, PictureFiles, State, o
 from ..store.tables import bind
 from .archive import zip_of
 from .assets import new_asset
+from .cuts import cut_file
 from .edits import apply_edit
 from .fitting import Fitting
 from .looks import Looks, known_of, to_json
@@ -187,7 +188,11 @@ class Studio:
         """Pages, stylesheets, pictures and fonts of the whole site, by their path; fitted pictures where there are."""
         site = self.site()
         urls, picture = self.fitting.sources(site, self.fonts)
-        return bundle_files(site, self.fonts, picture, font_bytes, urls)
+        files = bundle_files(site, self.fonts, picture, font_bytes, urls)
+        for fit in site.fits:
+            data, name = cut_file(self.pictures.original, site, fit.slot, fit.asset, "jpeg")
+            files[f"slots/{name}"] = data
+        return files
 
     def bundle(self) -> bytes:
         """The whole site as a zip that opens from disk."""

@@ -11,8 +11,8 @@ from garnetfern.fonts import shipped_fonts
 from .banners import COLOURS, WORDINGS, Sample
 
 ITEMS = ("Visit", "Fern fair", "Plants on loan", "Volunteers", "Tea", "How to find us")
-TILE = {"asset": "fern-tile", "size": "natural", "repeat": ["repeat", "repeat"]}
-PHOTO = {"asset": "fern-close", "size": "cover"}
+TILE: dict[str, Any] = {"asset": "fern-tile", "size": "natural", "repeat": ["repeat", "repeat"]}
+PHOTO: dict[str, Any] = {"asset": "fern-close", "size": "cover"}
 
 
 class _Maker:
@@ -26,7 +26,7 @@ class _Maker:
 
     def layer(self) -> dict[str, Any]:
         way = self.rng.choice([TILE, PHOTO, PHOTO])
-        layer = {"kind": "image", "id": self.name("l"), "name": "Layer", **way, "focal": [0.3, 0.7]}
+        layer: dict[str, Any] = {"kind": "image", "id": self.name("l"), "name": "Layer", **way, "focal": [0.3, 0.7]}
         if way is PHOTO and self.rng.random() < 0.5:
             layer["screens"] = {
                 "phone": {"focal": [0.9, 0.2], "crop": {"x": 0.1, "y": 0.2, "width": 0.6, "height": 0.7}}

@@ -1,12 +1,17 @@
 """Use cases: changes, pictures, the build-up, the remedy."""
 
+import io
+import re
+
 import pytest
+from PIL import Image
 
 from garnetfern.core.errors import DocumentError, NotFoundError, PictureError, StaleError
 from garnetfern.service.build_up import CARD, BuildUp
 from garnetfern.service.remedies import overlay_remedy
+from garnetfern.service.studio import Studio
 from tests.conftest import encoded, jpeg
-from tests.sites import colour_layer
+from tests.sites import colour_layer, document, image_layer, with_picture
 
 BAND = "/pages/0/bands/0"
 
@@ -160,3 +165,34 @@ def test_without_words_any_opacity_will_do(studio):
     site = studio.site()
     found = overlay_remedy(studio.reader, site, site.pages[0], site.pages[0].bands[0], "over")
     assert "no words" in found["sentence"]
+
+
+def test_pictures_cut_for_slots_lie_in_the_bundle(tmp_path, demo):
+    studio = Studio(tmp_path / "site")
+    studio.start(demo, "The sample site")
+    crop = {"x": 0.2, "y": 0.2, "width": 0.5, "height": 0.469}
+    patch = [{"op": "add", "path": "/fits/-", "value": {"slot": "card", "asset": "fern-close", "crop": crop}}]
+    studio.change(1, patch, "Cut")
+    with Image.open(io.BytesIO(studio.bundle_files()["slots/fern-close-card-640x400.jpg"])) as image:
+        assert image.size == (640, 400)
+    studio.db.close()
+
+
+def test_fitted_pictures_take_the_plain_ones_place_in_the_bundle(tmp_path):
+    studio = Studio(tmp_path / "site")
+    plain = document(image_layer())
+    studio.start(with_picture(plain, jpeg(300, 200)), "A small site")
+    assert any(name.endswith(".webp") for name in studio.bundle_files())
+    missing = studio.fitting.missing(studio.site(), studio.fonts)
+    for one, kind in missing:
+        studio.fitting.make(one, kind)
+    files = studio.bundle_files()
+    kinds = {name.rsplit(".", 1)[1] for name in files if name.startswith("pictures/")}
+    assert kinds == {"avif", "webp", "jpg"}
+    css = next(data.decode() for name, data in files.items() if name.endswith(".css"))
+    assert css.index('type("image/avif")') < css.index('type("image/webp")') < css.index('type("image/jpeg")')
+    for name in re.findall(r'url\("\.\./(pictures/[^"]+)"\)', css):
+        assert name in files
+    assert 'rel="preload" as="image" href="pictures/' in files["index.html"].decode()
+    assert studio.fitting.missing(studio.site(), studio.fonts) == []
+    studio.db.close()

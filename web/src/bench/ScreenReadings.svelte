@@ -8,11 +8,14 @@
   type Row = { block: Block; rest: Reading; missing: Reading | undefined };
   const rows = $derived.by(() => {
     const mine = bench.readings.filter((r) => r.screen === screen.id);
-    return bench.words.flatMap((block): Row[] => {
+    const found = bench.words.flatMap((block): Row[] => {
       const rest = mine.find((r) => r.block === block.id && !r.missing);
       if (!rest) return [];
       return [{ block, rest, missing: mine.find((r) => r.block === block.id && r.missing) }];
     });
+    // where there is no room for all, what falls short comes first
+    const rank = (row: Row) => Number(row.rest.meets && (row.missing?.meets ?? true));
+    return found.length > most ? found.toSorted((a, b) => rank(a) - rank(b)) : found;
   });
 
   function said(block: Block): string {

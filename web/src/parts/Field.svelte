@@ -11,6 +11,7 @@
     hideLabel?: boolean;
     note?: string;
     maxlength?: number;
+    placeholder?: string;
   };
   let {
     label,
@@ -22,6 +23,7 @@
     hideLabel = false,
     note = '',
     maxlength = 200,
+    placeholder,
   }: Props = $props();
 
   const WIDTH = 360;
@@ -78,6 +80,7 @@
   <input
     {id}
     {maxlength}
+    {placeholder}
     class="field w-full"
     type="text"
     autocomplete="off"

@@ -64,7 +64,7 @@
         onclick={() => run({ kind: 'move-block', page, block, by: 1 })}>↓</button
       >
       <button type="button" class="quiet" onclick={() => run({ kind: 'duplicate-block', page, block })}
-        >Duplicate</button
+        >Copy</button
       >
       <button type="button" class="quiet" onclick={() => run({ kind: 'remove-block', page, block })}
         >Remove</button
@@ -72,7 +72,7 @@
     </span>
   {/if}
   {#if column}
-    <select class="field w-[74px] shrink-0" aria-label="Add a block" onchange={add}>
+    <select class="field w-[84px] shrink-0" aria-label="Add a block" onchange={add}>
       <option value="">Add …</option>
       {#each Object.entries(NAMES) as [kind, name] (kind)}<option value={kind}>{name}</option>{/each}
     </select>

@@ -120,6 +120,7 @@
         <Field
           label="Link"
           hideLabel
+          placeholder="Link to …"
           value={of.link ?? ''}
           note="where a click leads: a page of this site, a path, https:, mailto: or tel:"
           keep={(text) => keep(of, 'link', text || null, text ? `Link to ${text}` : 'No link')}
