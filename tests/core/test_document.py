@@ -30,6 +30,49 @@ CASES = {
         f"{BANNER}.backdrop.layers[0].opacity",
         "less than or equal",
     ),
+    "a script as a link": (
+        lambda d, b: b["columns"][0]["blocks"][0].update(link="javascript:alert(1)"),
+        f"{BANNER}.columns[0].blocks[0].link",
+        "https:",
+    ),
+    "a picture block without a picture": (
+        lambda d, b: b["columns"][0]["blocks"].append({"id": "x", "kind": "picture"}),
+        f"{BANNER}.columns[0].blocks[1]",
+        "asset",
+    ),
+    "an entry of two lines": (
+        lambda d, b: b["columns"][0]["blocks"].append(
+            {"id": "x", "kind": "menu", "items": [{"wording": "a\nb", "link": "#"}]}
+        ),
+        f"{BANNER}.columns[0].blocks[1].items[0]",
+        "one line",
+    ),
+    "an exception for no screen": (
+        lambda d, b: b.update(screens={"watch": {"visible": False}}),
+        f"{BANNER}.screens.watch",
+        "no screen",
+    ),
+    "a gap between screens": (lambda d, b: d["screens"][0].update(least=1030), "$.screens[0].least", "ends at"),
+    "a join of one band": (
+        lambda d, b: d["pages"][0].update(joins=[{"id": "j", "first": "banner", "last": "banner"}]),
+        "$.pages[0].joins[0]",
+        "two bands",
+    ),
+    "a join with nothing": (
+        lambda d, b: d["pages"][0].update(joins=[{"id": "j", "first": "none", "last": "banner"}]),
+        "$.pages[0].joins[0]",
+        "no band",
+    ),
+    "a crop beyond its picture": (
+        lambda d, b: b["backdrop"]["layers"].append(image_layer(crop={"x": 0.8, "width": 0.5})),
+        f"{BANNER}.backdrop.layers[1].crop",
+        "inside",
+    ),
+    "a cut for no slot": (
+        lambda d, b: d.update(fits=[{"slot": "none", "asset": "none"}]),
+        "$.fits[0].asset",
+        "no picture",
+    ),
     "unknown layer kind": (
         lambda d, b: b["backdrop"]["layers"].append({"kind": "fog"}),
         f"{BANNER}.backdrop.layers[1]",
