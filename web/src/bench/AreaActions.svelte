@@ -39,6 +39,7 @@
   popover
   bind:this={menu}
   class="offer"
+  style:width="300px"
   onbeforetoggle={settle}
   style:left="{spot.left}px"
   style:top="{spot.top}px"
@@ -104,18 +105,6 @@
 </div>
 
 <style>
-  .offer {
-    position: fixed;
-    inset: auto;
-    margin: 0;
-    width: 300px;
-    box-shadow: 0 2px 14px rgb(0 0 0 / 0.18);
-    padding: 10px 12px;
-    background: var(--color-base-100);
-    color: var(--color-base-content);
-    border: 1px solid var(--color-base-300);
-    border-radius: 3px;
-  }
   .actions {
     display: flex;
     flex-wrap: wrap;

@@ -76,17 +76,6 @@
   .add:hover {
     background: color-mix(in oklab, var(--color-primary) 14%, transparent);
   }
-  .offer {
-    position: fixed;
-    inset: auto;
-    margin: 0;
-    box-shadow: 0 2px 14px rgb(0 0 0 / 0.18);
-    padding: 10px 12px;
-    background: var(--color-base-100);
-    color: var(--color-base-content);
-    border: 1px solid var(--color-base-300);
-    border-radius: 3px;
-  }
   .thumb {
     width: 46px;
     height: 30px;

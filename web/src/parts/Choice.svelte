@@ -29,22 +29,3 @@
     {/each}
   </div>
 </fieldset>
-
-<style>
-  .option {
-    display: flex;
-    align-items: center;
-    min-height: 28px;
-    cursor: pointer;
-    white-space: nowrap;
-    border-bottom: 2px solid transparent;
-  }
-  .option:has(:checked) {
-    border-color: var(--color-primary);
-    font-weight: 600;
-  }
-  .option:has(:focus-visible) {
-    outline: 2px solid var(--color-primary);
-    outline-offset: 2px;
-  }
-</style>

@@ -11,7 +11,7 @@
   <legend class="sr-only">Settings for</legend>
   <span class="muted text-[12.5px]" aria-hidden="true">for</span>
   {#each options as option (option.id)}
-    <label class="option">
+    <label class="option text-[12.5px]">
       <input
         type="radio"
         {name}
@@ -28,24 +28,6 @@
 </fieldset>
 
 <style>
-  .option {
-    display: flex;
-    align-items: center;
-    gap: 3px;
-    min-height: 28px;
-    font-size: 12.5px;
-    cursor: pointer;
-    white-space: nowrap;
-    border-bottom: 2px solid transparent;
-  }
-  .option:has(:checked) {
-    border-color: var(--color-primary);
-    font-weight: 600;
-  }
-  .option:has(:focus-visible) {
-    outline: 2px solid var(--color-primary);
-    outline-offset: 2px;
-  }
   .dot {
     width: 6px;
     height: 6px;

@@ -34,6 +34,7 @@
   {id}
   popover
   class="offer"
+  style:width="340px"
   aria-label="Screens"
   onbeforetoggle={settle}
   style:left="{spot.left}px"
@@ -92,18 +93,3 @@
   </form>
   {#if problem}<p role="alert" class="pt-1 text-[13px] text-error">{problem}</p>{/if}
 </div>
-
-<style>
-  .offer {
-    position: fixed;
-    inset: auto;
-    margin: 0;
-    width: 340px;
-    box-shadow: 0 2px 14px rgb(0 0 0 / 0.18);
-    padding: 10px 12px;
-    background: var(--color-base-100);
-    color: var(--color-base-content);
-    border: 1px solid var(--color-base-300);
-    border-radius: 3px;
-  }
-</style>
