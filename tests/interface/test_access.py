@@ -12,7 +12,9 @@ FLAT = ".btn { background-image: none !important; }"
 
 
 @pytest.mark.parametrize("theme", ["light", "dark"])
-@pytest.mark.parametrize("place", ["Dusk", "Glasshouse at dawn", "Words", "Base", "Take away", "Keys"])
+@pytest.mark.parametrize(
+    "place", ["Dusk", "Glasshouse at dawn", "Words", "Base", "Take away", "Keys", "Framing", "Shelf"]
+)
 def test_axe_finds_nothing(bench: Page, theme, place):
     if theme == "dark":
         bench.get_by_role("button", name="Dark").click()

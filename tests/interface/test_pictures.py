@@ -170,3 +170,57 @@ def test_a_band_without_height_says_so_and_is_cured(bench: Page):
     expect(bench.get_by_text("Band 1 shows nothing").first).to_be_visible()
     bench.get_by_role("button", name="Give it a height of 320px").click()
     expect(frame(bench, "phone").locator(".gf-band").nth(2)).to_have_css("min-height", "320px")
+
+
+def drawn(page: Page, from_: tuple[float, float], to: tuple[float, float]) -> None:
+    """Draw a box on the framing sheet, in fractions of it."""
+    box = page.locator(".sheet").bounding_box()
+    assert box is not None
+
+    def at(spot: tuple[float, float]) -> tuple[float, float]:
+        return box["x"] + spot[0] * box["width"], box["y"] + spot[1] * box["height"]
+
+    page.mouse.move(*at(from_))
+    page.mouse.down()
+    page.mouse.move(*at(to), steps=5)
+    page.mouse.up()
+
+
+def test_a_marked_part_is_kept_in_sight_by_the_best_focal_point(bench: Page):
+    bench.get_by_role("button", name="Framing").click()
+    bench.get_by_role("button", name="Mark a part to keep").click()
+    drawn(bench, (0.02, 0.6), (0.12, 0.75))
+    expect(bench.get_by_text("Cut off on Tablet and Phone.")).to_be_visible()
+    expect(bench.get_by_text("loses Part 1").first).to_be_visible()
+    bench.get_by_role("button", name="Best focal point for all").click()
+    expect(bench.get_by_text("In sight on every screen.")).to_be_visible()
+    expect(bench.get_by_role("button", name="This is the best focal point")).to_be_disabled()
+    bench.keyboard.press("Control+z")
+    expect(bench.get_by_text("Cut off on Tablet and Phone.")).to_be_visible()
+
+
+def test_a_crop_is_drawn_for_one_screen_and_undone(bench: Page):
+    bench.get_by_role("button", name="Framing").click()
+    bench.get_by_role("group", name="Settings for").get_by_text("Phone").click()
+    bench.get_by_role("button", name="Crop").click()
+    drawn(bench, (0.5, 0.1), (0.9, 0.9))
+    expect(bench.get_by_role("button", name="Use the whole picture again")).to_be_visible()
+    bench.keyboard.press("Escape")
+    expect(frame(bench, "phone").locator(".gf-dawn")).to_have_css(
+        "background-image", re.compile(r"-c1200-160-960-1280")
+    )
+    expect(frame(bench, "desktop").locator(".gf-dawn")).not_to_have_css("background-image", re.compile(r"-c1200"))
+
+
+def test_a_picture_is_dragged_in_place(bench: Page):
+    bench.get_by_role("button", name="Glasshouse at dawn", exact=True).click()
+    expect(bench.get_by_text("50 %").first).to_be_visible()
+    box = bench.locator("iframe[title$='on phone']").bounding_box()
+    assert box is not None
+    bench.mouse.move(box["x"] + 120, box["y"] + 90)
+    bench.mouse.down()
+    bench.mouse.move(box["x"] + 60, box["y"] + 90, steps=6)
+    bench.mouse.up()
+    expect(frame(bench, "desktop").locator(".gf-dawn")).to_have_css(
+        "background-position", re.compile(r"^(9\d|100)(\.\d+)?% 44%$")
+    )

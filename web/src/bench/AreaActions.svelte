@@ -17,7 +17,7 @@
 
   function settle(): void {
     const box = opener?.getBoundingClientRect();
-    if (box) spot = { left: Math.min(box.left - 8, window.innerWidth - 300), top: box.bottom + 4 };
+    if (box) spot = { left: Math.min(box.left - 8, window.innerWidth - 352), top: box.bottom + 4 };
   }
 
   function run(edit: Edit): void {
@@ -39,7 +39,7 @@
   popover
   bind:this={menu}
   class="offer"
-  style:width="300px"
+  style:width="344px"
   onbeforetoggle={settle}
   style:left="{spot.left}px"
   style:top="{spot.top}px"
