@@ -7,7 +7,7 @@ from hypothesis import strategies as st
 from garnetfern.core.resolve.breaks import break_opportunities
 from garnetfern.core.resolve.fonts import parse_unicode_range, used_size
 from garnetfern.core.resolve.lines import broken_lines, set_lines
-from garnetfern.core.resolve.shape import Setting, pen_positions, shape
+from garnetfern.core.resolve.shape import Setting, pen_positions, shape, shape_line
 from garnetfern.fonts import shipped_fonts
 from tests.referee.banners import WORDINGS
 
@@ -22,10 +22,12 @@ def setting(family="Karla", size=20.0, weight=400):
 @given(st.sampled_from(WORDINGS), families, st.floats(10, 90), st.floats(20, 1500))
 def test_no_word_is_lost_and_every_line_fits(wording, family, size, room):
     found = Setting(family, family.weight(400), size)
-    lines = [text for _, text in broken_lines(wording, room, found)]
+    broken = broken_lines(wording, room, found)
+    lines = [text for _, text, _ in broken]
     assert "".join(lines).replace(" ", "") == wording.replace(" ", "").replace("\n", "")
-    for text in lines:
-        assert len(text) == 1 or shape(text, found).width <= room + 1 / 64
+    for _, text, shaped in broken:
+        assert len(text) == 1 or shaped.width <= room + 1 / 64
+        assert all(0 <= c < len(text) for run in shaped.runs for c in run.clusters)
 
 
 @settings(max_examples=40, deadline=None)
@@ -57,7 +59,7 @@ def test_breaks_stand_where_the_browser_breaks(text, pieces):
 
 
 def test_a_word_too_long_for_its_line_is_broken_inside():
-    lines = [text for _, text in broken_lines("a" * 60, 100, setting())]
+    lines = [text for _, text, _ in broken_lines("a" * 60, 100, setting())]
     assert len(lines) > 3
     assert "".join(lines) == "a" * 60
 
@@ -95,3 +97,22 @@ def test_pen_positions_rise_to_the_width():
 
 def test_unicode_ranges_are_read():
     assert parse_unicode_range("U+0-FF, U+131") == ((0, 255), (0x131, 0x131))
+
+
+def test_a_line_keeps_the_letters_its_paragraph_gave_it():
+    wording = "Fern fair 2027: pots, spores, books, cut-price baskets and what-have-you"
+    found = Setting(shipped_fonts().family("Caveat"), 400, 86.4)
+    start = wording.index("baskets")
+    end = start + len("baskets and what-have-")
+    whole, line = shape(wording, found), shape_line(wording, start, end, found)
+    inside = [g for run in whole.runs for g, c in zip(run.glyphs, run.clusters, strict=True) if start <= c < end]
+    own = [g for run in line.runs for g in run.glyphs]
+    assert len(own) == len(inside)
+    assert own[6:-4] == inside[6:-4], "only its ends are shaped anew"
+    assert line.width == pytest.approx(708.1, abs=1.4)
+    assert shape(wording[start:end], found).width > line.width + 3
+
+
+def test_a_line_that_is_the_whole_paragraph_is_shaped_as_it_is():
+    found = setting()
+    assert shape_line("Under old glass", 0, 15, found) == shape("Under old glass", found)

@@ -7,6 +7,7 @@ from functools import lru_cache
 from typing import Any
 
 import numpy as np
+from numpy.typing import NDArray
 from PIL import Image
 from playwright.sync_api import Browser
 
@@ -92,6 +93,18 @@ class Agreement:
     within: float
 
 
+def settled(opened: Opened) -> NDArray[np.float32]:
+    """The viewport, once two looks in turn are the same."""
+    last = pixels(opened.page.screenshot())
+    for _ in range(20):
+        opened.page.wait_for_timeout(150)
+        seen = pixels(opened.page.screenshot())
+        if np.array_equal(seen, last):
+            break
+        last = seen
+    return last
+
+
 def compared(
     browser: Browser, ways: list[Placing], kind: str, viewport: tuple[int, int], density: int = 1, scroll: int = 0
 ) -> list[Agreement]:
@@ -105,8 +118,7 @@ def compared(
     moving = any(way.layer["attachment"] != "scroll" for way in ways)
     if moving:
         opened.page.evaluate(f"window.scrollTo(0, {scroll})")
-        opened.page.wait_for_timeout(120)
-        seen = pixels(opened.page.screenshot())
+        seen = settled(opened)
     else:
         seen = opened.styled(HIDDEN)
     opened.close()

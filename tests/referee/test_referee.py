@@ -63,6 +63,7 @@ def test_every_size_repeat_position_and_attachment_agrees(browser, attachment, k
     plain = [a for a in found if not any(s in a.name for s in ("space", "round"))]
     assert plain
     for agreement in plain:
-        assert agreement.mean <= 1.1, agreement
+        # at two px per CSS px the browser is given a file of twice the width, which is sharper
+        assert agreement.mean <= (1.1 if density == 1 else 2.6), agreement
     assert statistics.median(a.mean for a in found) <= 0.5
     assert max(a.mean for a in found) <= GAPS

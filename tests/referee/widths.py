@@ -63,7 +63,7 @@ def differing(browser: Browser, found: list[Case], folder: str) -> list[tuple[Ca
         for case, letters in zip(batch, page.evaluate(READ), strict=True):
             wording, family, weight, size, width = case
             setting = Setting(shipped_fonts().family(family), weight, size)
-            ours = [text for _, text in broken_lines(wording, width, setting)]
+            ours = [text for _, text, _ in broken_lines(wording, width, setting)]
             theirs = lines_of(letters)
             if ours != theirs:
                 wrong.append((case, ours, theirs))

@@ -7,14 +7,14 @@ from functools import lru_cache
 from .breaks import break_opportunities
 from .lengths import layout_unit
 from .records import Line
-from .shape import Setting, pen_positions, shape
+from .shape import Setting, Shaped, pen_positions, shape_line
 
 TOLERANCE = 1 / 64
 """A line fits when it is wider than its room by no more than this, px."""
 UNSURE = 0.5
 """An estimate of a line's width nearer to its room than this is checked by shaping the line, em.
 
-The estimate comes from shaping the whole paragraph; fonts with contextual forms set a line of it a bit differently."""
+The estimate comes from shaping the whole paragraph; where a cut changes letters, the line is a bit wider."""
 
 
 def _fits(text: str, start: int, end: int, pens: tuple[float, ...], room: float, setting: Setting) -> bool:
@@ -23,7 +23,7 @@ def _fits(text: str, start: int, end: int, pens: tuple[float, ...], room: float,
     estimate = pens[end] - pens[start]
     if abs(estimate - room) > UNSURE * setting.size:
         return estimate < room
-    return shape(text[start:end], setting).width <= room + TOLERANCE
+    return shape_line(text, start, end, setting).width <= room + TOLERANCE
 
 
 def _line_end(text: str, start: int, breaks: tuple[int, ...], room: float, setting: Setting) -> int:
@@ -46,18 +46,19 @@ def _line_end(text: str, start: int, breaks: tuple[int, ...], room: float, setti
 
 
 @lru_cache(maxsize=4096)
-def broken_lines(wording: str, room: float, setting: Setting) -> tuple[tuple[int, str], ...]:
-    """The lines of a wording in a column `room` px wide: the start of each in the wording, and its text."""
-    found: list[tuple[int, str]] = []
+def broken_lines(wording: str, room: float, setting: Setting) -> tuple[tuple[int, str, Shaped], ...]:
+    """The lines of a wording in a column `room` px wide: the start of each in the wording, its text, its glyphs."""
+    found: list[tuple[int, str, Shaped]] = []
     offset = 0
     for paragraph in wording.split("\n"):
         start = 0
         breaks = break_opportunities(paragraph)
         if not paragraph:
-            found.append((offset, ""))
+            found.append((offset, "", Shaped((), 0.0)))
         while start < len(paragraph):
             end = _line_end(paragraph, start, breaks, room, setting)
-            found.append((offset + start, paragraph[start:end].rstrip(" ")))
+            text = paragraph[start:end].rstrip(" ")
+            found.append((offset + start, text, shape_line(paragraph, start, start + len(text), setting)))
             start = end
             while start < len(paragraph) and paragraph[start] == " ":
                 start += 1
@@ -79,8 +80,7 @@ def set_lines(
     baseline = math.floor((height - (ascent + descent)) / 2) + ascent
     lines: list[Line] = []
     missing = ""
-    for number, (start, text) in enumerate(broken_lines(wording, room, setting)):
-        shaped = shape(text, setting)
+    for number, (start, text, shaped) in enumerate(broken_lines(wording, room, setting)):
         missing += shaped.missing
         free = max(0.0, room - shaped.width)
         x = left + layout_unit({"start": 0.0, "center": free / 2, "end": free}[align])

@@ -1,6 +1,6 @@
 """Shaping: a line's text to glyphs with positions."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 from itertools import pairwise
 
@@ -28,11 +28,15 @@ class Setting:
 
 @dataclass(frozen=True)
 class Shaped:
-    """Glyph runs of a text and its width in px. `missing` are the characters without a glyph."""
+    """Glyph runs of a text and its width in px. `missing` are the characters without a glyph.
+
+    `unsafe` are the places where the text must not be cut without shaping both parts anew.
+    """
 
     runs: tuple[Run, ...]
     width: float
     missing: str = ""
+    unsafe: frozenset[int] = frozenset()
 
 
 def _pieces(text: str, family: Family) -> list[tuple[int, str, Face | None]]:
@@ -53,10 +57,12 @@ def shape(text: str, setting: Setting) -> Shaped:
     """Shape a text without line breaks. Characters without a glyph take the width of an em."""
     runs: list[Run] = []
     missing = ""
+    unsafe = set(range(1, len(text)))
     pen = 0.0
     for start, piece, face in _pieces(text, setting.family):
         if face is None:
             missing += piece
+            unsafe -= set(range(start, start + len(piece)))
             pen += setting.used * len(piece)
             continue
         buffer = hb.Buffer()
@@ -69,9 +75,11 @@ def shape(text: str, setting: Setting) -> Shaped:
             xs.append(pen + position.x_offset * _UNIT)
             ys.append(position.y_offset * _UNIT)
             clusters.append(start + info.cluster)
+            if not info.flags & hb.GlyphFlags.UNSAFE_TO_BREAK:
+                unsafe.discard(start + info.cluster)
             pen += position.x_advance * _UNIT
         runs.append(Run(face.id, tuple(glyphs), tuple(xs), tuple(ys), tuple(clusters)))
-    return Shaped(tuple(runs), pen, missing)
+    return Shaped(tuple(runs), pen, missing, frozenset(unsafe))
 
 
 @lru_cache(maxsize=1024)
@@ -92,3 +100,46 @@ def pen_positions(text: str, setting: Setting) -> tuple[float, ...]:
             positions[k] = x + (x_after - x) * (k - at) / (after - at)
     positions[len(text)] = shaped.width
     return tuple(positions)
+
+
+def _moved(shaped: Shaped, by: float, clusters: int) -> tuple[Run, ...]:
+    return tuple(
+        replace(r, x=tuple(x + by for x in r.x), clusters=tuple(c + clusters for c in r.clusters)) for r in shaped.runs
+    )
+
+
+def _part(whole: Shaped, first: int, last: int, pens: tuple[float, ...]) -> Shaped:
+    """What of a shaped text stands from `first` to `last`, both safe places, as if it began there."""
+    runs: list[Run] = []
+    for run in whole.runs:
+        inside = [n for n, c in enumerate(run.clusters) if first <= c < last]
+        if inside:
+            take = slice(inside[0], inside[-1] + 1)
+            xs = tuple(x - pens[first] for x in run.x[take])
+            clusters = tuple(c - first for c in run.clusters[take])
+            runs.append(Run(run.face, run.glyphs[take], xs, run.y[take], clusters))
+    return Shaped(tuple(runs), pens[last] - pens[first])
+
+
+@lru_cache(maxsize=8192)
+def shape_line(paragraph: str, start: int, end: int, setting: Setting) -> Shaped:
+    """A line of a paragraph as the browser shapes it: the paragraph's own glyphs, and only what a cut changes anew."""
+    whole = shape(paragraph, setting)
+    text = paragraph[start:end]
+    if (start, end) == (0, len(paragraph)) or whole.missing:
+        return shape(text, setting)
+    first, last = start, end
+    while first < end and first in whole.unsafe:
+        first += 1
+    while last > first and last in whole.unsafe:
+        last -= 1
+    if last <= first:
+        return shape(text, setting)
+    head, tail = shape(paragraph[start:first], setting), shape(paragraph[last:end], setting)
+    middle = _part(whole, first, last, pen_positions(paragraph, setting))
+    runs = (
+        *head.runs,
+        *_moved(middle, head.width, first - start),
+        *_moved(tail, head.width + middle.width, last - start),
+    )
+    return Shaped(runs, head.width + middle.width + tail.width)

@@ -1,5 +1,4 @@
 import * as client from '../api/client';
-import { Refused } from '../api/client';
 import type {
   AreaView,
   Band,
@@ -163,6 +162,7 @@ export class Bench extends Session {
         this.readings = (await client.readings(this.asked)).readings;
         this.settle();
       } catch (error) {
+        if (await this.overtaken(error)) return;
         if (kept) this.tell(error);
       }
     });
@@ -184,7 +184,7 @@ export class Bench extends Session {
         this.overlay =
           layer?.kind === 'colour' ? await client.overlay({ ...asked, layer: layer.id }, signal) : null;
       } catch (error) {
-        if (error instanceof DOMException || (error instanceof Refused && error.status === 410)) return;
+        if (error instanceof DOMException || (await this.overtaken(error))) return;
         if (kept) this.tell(error);
       }
     });

@@ -47,9 +47,18 @@ export class Session {
         if (!this.holding) this.live = live;
         this.shown();
       } catch (error) {
+        if (await this.overtaken(error)) return;
         if (!(error instanceof Refused) || kept) this.tell(error);
       }
     });
+  }
+
+  /** Whether an answer came too late: the site has moved on meanwhile, here or in another window. */
+  protected async overtaken(error: unknown): Promise<boolean> {
+    if (!(error instanceof Refused) || (error.status !== 409 && error.status !== 410)) return false;
+    const newest = await client.state().catch(() => null);
+    if (newest && newest.revision > (this.state?.revision ?? 0)) this.take(newest);
+    return true;
   }
 
   /** Show a change on all screens without keeping it. */
