@@ -23,7 +23,7 @@ class Running:
     def stop(self) -> None:
         """End it and wait until it has ended."""
         self.server.should_exit = True
-        self.thread.join(timeout=10)
+        self.thread.join(timeout=60)
 
 
 def run_locally(data: Path) -> Running:

@@ -77,7 +77,7 @@ def test_work_is_done_outside_the_request_and_can_be_stopped(client):
     job = client.post("/api/work", json={"kind": "fit"}).json()
     assert job["state"] in ("waiting", "running")
     client.post(f"/api/work/{job['id']}/stop")
-    for _ in range(200):
+    for _ in range(2400):
         found = client.get("/api/work").json()[0]
         if found["state"] == "stopped":
             break

@@ -12,7 +12,7 @@ from garnetfern.api.local import Running, run_locally
 from garnetfern.service.site_file import SiteFile
 from garnetfern.service.studio import Studio
 
-expect.set_options(timeout=10_000)
+expect.set_options(timeout=120_000)
 
 
 @pytest.fixture(scope="session")
@@ -42,12 +42,13 @@ def bench(running: Running, browser: Browser) -> Iterator[Page]:
     """The bench with the sample site, its readings there. Any error in the page fails the test."""
     context = browser.new_context(viewport={"width": 1280, "height": 800}, accept_downloads=True)
     context.grant_permissions(["clipboard-read", "clipboard-write"])
+    context.set_default_timeout(120_000)
     page = context.new_page()
     troubles: list[str] = []
     page.on("pageerror", lambda error: troubles.append(str(error)))
     page.goto(running.address)
-    page.get_by_text("One block of words falls short on the phone.").wait_for(timeout=20_000)
-    page.get_by_role("button", name="Make it").wait_for(timeout=20_000)
+    page.get_by_text("One block of words falls short on the phone.").wait_for(timeout=120_000)
+    page.get_by_role("button", name="Make it").wait_for(timeout=120_000)
     yield page
     context.close()
     assert troubles == []

@@ -45,7 +45,7 @@ def test_the_strength_is_found_and_pulled_by_keyboard_alone(bench: Page):
             break
     bench.keyboard.press("Shift+ArrowRight")
     expect(bench.get_by_role("textbox", name="Strength in %")).to_have_value("30 %")
-    expect(bench.get_by_text("Every word can be read on every screen.")).to_be_visible(timeout=10_000)
+    expect(bench.get_by_text("Every word can be read on every screen.")).to_be_visible(timeout=120_000)
 
 
 def test_the_build_up_is_walked_with_brackets(bench: Page):

@@ -66,7 +66,7 @@ def test_header_and_banner_are_joined_and_parted_by_undo(bench: Page):
     ]
     assert boxes[0][0] == boxes[1][0] == 0
     assert abs(boxes[0][1] - boxes[1][1] - boxes[2][1]) <= 1
-    expect(bench.get_by_text(re.compile("fall short"))).to_be_visible(timeout=15_000)
+    expect(bench.get_by_text(re.compile("fall short"))).to_be_visible(timeout=120_000)
     bench.keyboard.press("Control+z")
     expect(join).to_have_count(0)
     expect(frame(bench, "phone").locator(".gf-dawn")).to_have_count(1)
@@ -126,7 +126,7 @@ def test_a_picture_on_loan_keeps_its_credit_line(bench: Page):
     bench.get_by_role("tab", name="Picture loan").click()
     bench.get_by_label("Find by a word").fill("pond dusk")
     bench.get_by_role("button", name="Take Pond at dusk").click()
-    expect(bench.get_by_text("Credit: Pond at dusk: Marrowby picture loan")).to_be_visible(timeout=30_000)
+    expect(bench.get_by_text("Credit: Pond at dusk: Marrowby picture loan")).to_be_visible(timeout=120_000)
 
 
 def test_a_seam_is_seen_and_mended(bench: Page):

@@ -82,15 +82,15 @@ def test_from_an_unknown_picture_to_a_bundle(bench: Page, running: Running, tmp_
     expect(bench.get_by_role("textbox", name="Strength in %")).to_have_value("21 %")
     bench.get_by_text(re.compile(r"blocks of words fall short")).wait_for()
     bench.get_by_role("button", name=re.compile("Make it")).click()
-    expect(bench.get_by_text(VERDICT)).to_be_visible(timeout=10_000)
-    expect(bench.get_by_text("This is the least with which")).to_be_visible(timeout=10_000)
+    expect(bench.get_by_text(VERDICT)).to_be_visible(timeout=120_000)
+    expect(bench.get_by_text("This is the least with which")).to_be_visible(timeout=120_000)
 
     # undone and redone, also after a reload
     bench.keyboard.press("Control+z")
-    expect(bench.get_by_text(re.compile("fall short"))).to_be_visible(timeout=10_000)
+    expect(bench.get_by_text(re.compile("fall short"))).to_be_visible(timeout=120_000)
     bench.reload()
     bench.get_by_role("button", name="Redo").click()
-    expect(bench.get_by_text(VERDICT)).to_be_visible(timeout=10_000)
+    expect(bench.get_by_text(VERDICT)).to_be_visible(timeout=120_000)
 
     # taken away: the rule, and the bundle, which looks like the bench's own screen
     seen = shot_of_screen(bench, running)

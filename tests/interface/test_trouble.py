@@ -100,4 +100,4 @@ def test_a_broken_site_file_is_said_and_nothing_changes(bench: Page):
 def test_an_application_that_does_not_answer_is_said(bench: Page, running):
     running.stop()
     bench.get_by_role("slider", name="Strength").press("ArrowRight")
-    expect(bench.get_by_role("alert")).to_contain_text("does not answer", timeout=10_000)
+    expect(bench.get_by_role("alert")).to_contain_text("does not answer", timeout=120_000)

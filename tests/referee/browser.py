@@ -99,6 +99,7 @@ class Opened:
             target.parent.mkdir(parents=True, exist_ok=True)
             target.write_bytes(data)
         self.page: Page = browser.new_page(device_scale_factor=density)
+        self.page.set_default_timeout(180_000)
         self._address = (root / "index.html").as_uri()
 
     def at(self, width: int, height: int) -> "Opened":

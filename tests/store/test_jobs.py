@@ -104,7 +104,7 @@ def test_the_worker_takes_up_work_and_ends_between_steps(jobs, db):
     worker = Worker(jobs, {"fit": task}, db.close)
     jobs.add("fit")
     worker.start()
-    assert begun.wait(20)
+    assert begun.wait(120)
     worker.stop()
     assert next(jobs.list()).state == "waiting"
 
