@@ -56,8 +56,13 @@ export class Session {
   /** Whether an answer came too late: the site has moved on meanwhile, here or in another window. */
   protected async overtaken(error: unknown): Promise<boolean> {
     if (!(error instanceof Refused) || (error.status !== 409 && error.status !== 410)) return false;
+    // while something is being changed, keeping it will say so and show what there is now
+    if (this.draft.length > 0) return true;
     const newest = await client.state().catch(() => null);
-    if (newest && newest.revision > (this.state?.revision ?? 0)) this.take(newest);
+    if (newest && newest.revision > (this.state?.revision ?? 0)) {
+      this.take(newest);
+      this.notice = { text: error.problem.message, tone: 'short' };
+    }
     return true;
   }
 
