@@ -87,4 +87,4 @@ def test_nothing_acknowledged_is_lost_by_fifty_kills(tmp_path):
     assert done.returncode == 0, done.stderr
     kills, acknowledged = (int(word) for word in done.stdout.split() if word.isdigit())
     assert kills == 50
-    assert acknowledged > 0, "how many depends on the machine"
+    assert acknowledged >= 25
