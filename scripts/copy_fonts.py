@@ -33,11 +33,14 @@ def main() -> None:
         slug = package.split("/")[1]
         axis = meta.get("variable")
         weights = sorted(meta["weights"])
-        files = []
-        for subset in SUBSETS:
-            name = f"{slug}-{subset}-{'wght' if axis else weights[0]}-normal.woff2"
-            shutil.copyfile(home / "files" / name, TARGET / name)
-            files.append({"file": name, "unicode_range": ranges[subset]})
+        files: list[dict[str, str]] = []
+        italics: list[dict[str, str]] = []
+        for style, found in (("normal", files), ("italic", italics)):
+            for subset in SUBSETS:
+                name = f"{slug}-{subset}-{'wght' if axis else weights[0]}-{style}.woff2"
+                if (home / "files" / name).exists():
+                    shutil.copyfile(home / "files" / name, TARGET / name)
+                    found.append({"file": name, "unicode_range": ranges[subset]})
         shutil.copyfile(home / "LICENSE", TARGET / f"{slug}-LICENSE.txt")
         catalogue.append(
             {
@@ -47,6 +50,7 @@ def main() -> None:
                 "weights": [weights[0], weights[-1]],
                 "variable": bool(axis),
                 "files": files,
+                "italics": italics,
             }
         )
     (TARGET / "catalogue.json").write_text(json.dumps(catalogue, indent=2) + "\n")

@@ -28,7 +28,10 @@ from .uploads import read_body
 WEB = Path(__file__).resolve().parent.parent / "web"
 PICTURE_NAME = re.compile(r"[a-z0-9-]*?-(\d{1,5})-([0-9a-f]{10})(?:-c(\d{1,5}-\d{1,5}-\d{1,5}-\d{1,5}))?\.webp")
 MAX_SITE_FILE = 500 * 1024 * 1024
-LIVE_POLICY = "default-src 'self'; script-src 'none'; style-src 'self' 'unsafe-inline'; frame-ancestors 'self'"
+LIVE_POLICY = (
+    "default-src 'self'; script-src 'none'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; "
+    "frame-ancestors 'self'"
+)
 LIVE_STYLE = "html { scrollbar-width: none; }"
 
 

@@ -18,16 +18,20 @@ def _unpacked(file: str) -> bytes:
     return unpack_woff2(font_bytes(file))
 
 
+def _faces(files: list[dict[str, str]]) -> tuple[Face, ...]:
+    return tuple(
+        Face(f["file"], partial(_unpacked, f["file"]), f["unicode_range"], parse_unicode_range(f["unicode_range"]))
+        for f in files
+    )
+
+
 @lru_cache(maxsize=1)
 def shipped_fonts() -> FontBook:
     """All shipped families, ready for shaping. Each file is unpacked when it is first needed."""
     families = []
     for entry in json.loads((FOLDER / "catalogue.json").read_text()):
-        faces = tuple(
-            Face(f["file"], partial(_unpacked, f["file"]), f["unicode_range"], parse_unicode_range(f["unicode_range"]))
-            for f in entry["files"]
-        )
+        faces, italics = _faces(entry["files"]), _faces(entry["italics"])
         least, most = entry["weights"]
         name, category, character = entry["family"], entry["category"], entry["character"]
-        families.append(Family(name, category, character, least, most, entry["variable"], faces))
+        families.append(Family(name, category, character, least, most, entry["variable"], faces, italics))
     return FontBook(tuple(families))

@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from ..core.document import Area, Band, Column, Join, Page, Screen, Site, page_on
+from ..core.document import Area, Band, Block, Column, Join, Page, Screen, Site, page_on
 from ..core.draw.coverage import Seen, seen
 from ..core.resolve.fonts import FontBook
 from ..core.resolve.lengths import Viewport
@@ -24,6 +24,8 @@ def area_name(page: Page, area_id: str) -> str:
     if isinstance(area, Column):
         band = next(b for b in page.bands if area in b.columns)
         return f"column {band.columns.index(area) + 1} of {band.name}"
+    if isinstance(area, Block):
+        return f"the plate of {area.wording[:30] or area.kind}"
     return area.name
 
 
@@ -49,6 +51,8 @@ def _nothing(area: Area, screen: Screen, page: Page) -> tuple[str, dict[str, Any
         return why, {"area": area.id, "height": CURE}
     if isinstance(area, Join):
         return f"{area.name} shows nothing: its bands have no height.", None
+    if isinstance(area, Block):
+        return "Its words are not to be seen on this screen.", None
     return "It has no blocks, so it has no height here.", None
 
 

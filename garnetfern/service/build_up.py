@@ -68,13 +68,16 @@ class BuildUp:
     def __init__(self, reader: Reader, site: Site, page: Page, area: Area) -> None:
         self.reader, self.site, self.page, self.area = reader, site, page, area
         self.situations = situations(site, page)
-        self.records = {s.screen: reader.resolve(site, page, s) for s in self.situations}
+        self.records: dict[str, PageRecord] = {}
+        for situation in self.situations:
+            if situation.key not in self.records:
+                self.records[situation.key] = reader.resolve(site, page, situation)
 
     def _worst(self, block: str | None, ids: frozenset[str]) -> tuple[Reading, str] | None:
         """The worst reading of a block (None: of any) with only these sheets of the area, and its situation."""
         found: list[tuple[Reading, str]] = []
         for situation in self.situations:
-            record = self.records[situation.screen]
+            record = self.records[situation.key]
             area = record.area(self.area.id)
             inside = frozenset(area.blocks if area else ())
 

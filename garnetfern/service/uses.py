@@ -3,9 +3,10 @@
 from dataclasses import dataclass
 from typing import Any
 
-from ..core.document import Asset, Backdrop, Band, Block, Column, ImageLayer, Join, Page, Site
+from ..core.document import Asset, Backdrop, Block, ImageLayer, Page, Site, each_backdrop, each_block
 from ..core.errors import GarnetfernError
 from ..core.picture.slots import widest_crop
+from .areas import area_name
 
 
 class InUseError(GarnetfernError):
@@ -24,15 +25,6 @@ class Use:
     words: str
 
 
-def _area_name(area: Page | Join | Band | Column, page: Page) -> str:
-    if isinstance(area, Page):
-        return "the page itself"
-    if isinstance(area, Column):
-        band = next(b for b in page.bands if area in b.columns)
-        return f"column {band.columns.index(area) + 1} of {band.name}"
-    return area.name
-
-
 def uses_of(site: Site, asset_id: str) -> list[Use]:
     """Every place a picture is used in, in the order of the pages."""
     found: list[Use] = []
@@ -40,7 +32,7 @@ def uses_of(site: Site, asset_id: str) -> list[Use]:
         for area in page.areas():
             for layer in area.backdrop.layers:
                 if isinstance(layer, ImageLayer) and layer.asset == asset_id:
-                    words = f"{page.title}: {_area_name(area, page)}, layer {layer.name}"
+                    words = f"{page.title}: {area_name(page, area.id)}, layer {layer.name}"
                     found.append(Use(page.id, area.id, layer.id, words))
         for band in page.bands:
             words = f"{page.title}: {band.name}, a picture block"
@@ -66,20 +58,8 @@ def replaced_everywhere(site: Site, old: str, new_id: str) -> Site:
     def block(item: Block) -> Block:
         return item.model_copy(update={"asset": new.id}) if item.asset == old else item
 
-    def column(item: Column) -> Column:
-        update = {"blocks": tuple(map(block, item.blocks)), "backdrop": _in_backdrop(item.backdrop, old, new)}
-        return item.model_copy(update=update)
-
-    def band(item: Band) -> Band:
-        update = {"columns": tuple(map(column, item.columns)), "backdrop": _in_backdrop(item.backdrop, old, new)}
-        return item.model_copy(update=update)
-
-    def join(item: Join) -> Join:
-        return item.model_copy(update={"backdrop": _in_backdrop(item.backdrop, old, new)})
-
     def page(item: Page) -> Page:
-        update = {"bands": tuple(map(band, item.bands)), "joins": tuple(map(join, item.joins))}
-        return item.model_copy(update={**update, "backdrop": _in_backdrop(item.backdrop, old, new)})
+        return each_block(each_backdrop(item, lambda _, backdrop: _in_backdrop(backdrop, old, new)), block)
 
     taken = {f.slot for f in site.fits if f.asset == new.id}
     fits = []

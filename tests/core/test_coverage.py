@@ -3,7 +3,8 @@
 import pytest
 
 from garnetfern.core.colour.notation import parse_colour
-from garnetfern.core.draw.coverage import is_opaque, painted, seen
+from garnetfern.core.draw.coverage import is_opaque, seen
+from garnetfern.core.draw.sheets import span_of
 from garnetfern.core.resolve.records import AreaRecord, BandRecord, Box, ColourSheet, ImageSheet, PageRecord, Rendition
 
 WHOLE = Box(0, 0, 800, 400)
@@ -11,11 +12,11 @@ PICTURE = Rendition("0" * 64, 100, 100)
 
 
 def colour(box=WHOLE, text="#203040", opacity=1.0, name="base"):
-    return ColourSheet(name, box, parse_colour(text), opacity)
+    return ColourSheet(name, box, parse_colour(text), opacity=opacity)
 
 
 def image(box=WHOLE, tile=WHOLE, opacity=1.0, period=(None, None)):
-    return ImageSheet("photo", box, tile, PICTURE, opacity, period)
+    return ImageSheet("photo", box, tile, PICTURE, period, opacity=opacity)
 
 
 def page(*areas, bands=()):
@@ -54,7 +55,7 @@ def test_what_shows_nothing_through_is_opaque(sheet, transparent, opaque):
     ],
 )
 def test_a_sheet_paints_what_of_it_lies_in_its_box(sheet, box):
-    assert painted(sheet) == box
+    assert span_of(sheet) == box
 
 
 def test_a_later_area_covers_an_earlier_one_and_is_named():

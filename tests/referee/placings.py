@@ -86,11 +86,12 @@ def page_of(ways: list[Placing], kind: str, height: str = "197px") -> SiteFile:
 
 @dataclass(frozen=True)
 class Agreement:
-    """How closely one band agrees: mean difference of 255, and the share of pixels within 3."""
+    """How closely one band agrees: mean difference of 255, the share of pixels within 3, and the worst but one in 1000."""
 
     name: str
     mean: float
     within: float
+    worst: float = 0.0
 
 
 def settled(opened: Opened) -> NDArray[np.float32]:
@@ -109,14 +110,28 @@ def compared(
     browser: Browser, ways: list[Placing], kind: str, viewport: tuple[int, int], density: int = 1, scroll: int = 0
 ) -> list[Agreement]:
     """Each band beside the browser's; at two px per CSS px the browser's are averaged."""
-    file = page_of(ways, kind)
+    moving = any(way.layer["attachment"] != "scroll" for way in ways)
+    return bands_beside(
+        browser, page_of(ways, kind), [w.name for w in ways], viewport, density, scroll if moving else None
+    )
+
+
+def bands_beside(
+    browser: Browser,
+    file: SiteFile,
+    names: list[str],
+    viewport: tuple[int, int],
+    density: int = 1,
+    scrolled: int | None = None,
+) -> list[Agreement]:
+    """The bands of a site's first page beside the browser's; with `scrolled` only what is on the screen then."""
     pictures = MemoryPictures(file.pictures)
     reader = Reader(shipped_fonts(), pictures)
+    scroll = scrolled or 0
     opened = Opened(browser, bundle_files(file.site, reader.fonts, pictures.file, font_bytes), density)
     opened.at(*viewport)
     record = resolve_page(file.site, file.site.pages[0], Viewport(*viewport), reader.fonts, scroll)
-    moving = any(way.layer["attachment"] != "scroll" for way in ways)
-    if moving:
+    if scrolled is not None:
         opened.page.evaluate(f"window.scrollTo(0, {scroll})")
         seen = settled(opened)
     else:
@@ -126,12 +141,13 @@ def compared(
         high, wide = seen.shape[0] // density, seen.shape[1] // density
         seen = seen[: high * density, : wide * density].reshape(high, density, wide, density, 3).mean(axis=(1, 3))
     found = []
-    for way, band in zip(ways, record.bands, strict=True):
+    for name, band in zip(names, record.bands, strict=True):
         left, top, width, high = whole(band.box.snapped())
         first, last = max(top, scroll), min(top + high, scroll + seen.shape[0])
         if last - first < 8:
             continue
         drawn = paint_backdrops(record, (left, first, width, last - first), reader.pictures)
         off = np.abs(drawn.astype(np.float32) - seen[first - scroll : last - scroll, left : left + width])
-        found.append(Agreement(way.name, float(off.mean()), float((off.max(axis=2) <= 3).mean())))
+        worst = float(np.quantile(off.max(axis=2), 0.999))
+        found.append(Agreement(name, float(off.mean()), float((off.max(axis=2) <= 3).mean()), worst))
     return found

@@ -68,6 +68,23 @@ def oklab(srgb: Pixels) -> Pixels:
     return result
 
 
+_FROM_LAB = np.linalg.inv(_TO_LAB.astype(np.float64)).astype(np.float32)
+_FROM_LMS = np.linalg.inv(_TO_LMS.astype(np.float64)).astype(np.float32)
+
+
+def encoded(linear: Pixels) -> Pixels:
+    """Linear light to sRGB 0..255; what lies outside the gamut is clipped."""
+    held = np.clip(linear, 0, 1)
+    result = np.where(held <= 0.0031308, held * 12.92, 1.055 * np.power(held, 1 / 2.4) - 0.055) * 255
+    return np.asarray(result, dtype=np.float32)
+
+
+def from_oklab(lab: Pixels) -> Pixels:
+    """OKLab to sRGB 0..255, clipped to the gamut (CSS Color 4, section 9)."""
+    lms = lab @ _FROM_LAB.T
+    return encoded((lms * lms * lms) @ _FROM_LMS.T)
+
+
 def lightness(relative_luminance: Pixels) -> Pixels:
     """CIE L* 0..100 of relative luminance 0..1 (D65 white)."""
     y = relative_luminance

@@ -37,6 +37,6 @@ def bundle_files(
                 if name not in files:
                     files[name] = picture(rendition, name)
         for block in page.blocks():
-            for face in fonts.family(block.lettering.font).faces:
+            for face in fonts.family(block.lettering.font).files:
                 files.setdefault(f"fonts/{face.id}", font(face.id))
     return files

@@ -9,9 +9,20 @@ from .rules import ever_visible
 TAGS = {"header": "header", "footer": "footer"}
 
 
+def _layers(backdrop: Backdrop, tag: str = "div") -> str:
+    return "".join(f'<{tag} class="gf-layer gf-{x.id}"></{tag}>' for x in backdrop.layers if ever_visible(x))
+
+
 def _behind(backdrop: Backdrop, extra: str = "") -> str:
-    layers = "".join(f'<div class="gf-layer gf-{x.id}"></div>' for x in backdrop.layers if ever_visible(x))
+    layers = _layers(backdrop)
     return f'<div class="gf-behind{extra}" aria-hidden="true">{layers}</div>\n' if layers else ""
+
+
+def _plate(block: Block) -> str:
+    """A plate lies inside its words' element, so it is made of what may stand among words."""
+    if block.plate is None:
+        return ""
+    return f'<span class="gf-behind" aria-hidden="true">{_layers(block.plate.backdrop, "span")}</span>'
 
 
 def _wording(text: str) -> str:
@@ -37,14 +48,19 @@ def _block_html(block: Block, emission: Emission) -> str:
         return f'        <div class="gf-space gf-{block.id}"></div>\n'
     if block.kind == "picture":
         return f"        {_picture(block, emission)}\n"
+    kind = " gf-heard" if block.heard else " gf-plated" if block.plate else ""
+    plate = "" if block.heard else _plate(block)
     if block.kind == "menu":
         entries = "".join(f'<a href="{escape(i.link)}">{_wording(i.wording)}</a>' for i in block.items)
-        return f'        <nav class="gf-words gf-menu gf-{block.id}">{entries}</nav>\n'
-    tag = f"h{block.level}" if block.kind == "heading" else "p"
+        return f'        <nav class="gf-words gf-menu{kind} gf-{block.id}">{plate}{entries}</nav>\n'
     wording = _wording(block.wording)
+    if block.kind == "button":
+        address = escape(block.link or "#")
+        return f'        <a class="gf-words gf-button{kind} gf-{block.id}" href="{address}">{plate}{wording}</a>\n'
+    tag = f"h{block.level}" if block.kind == "heading" else "p"
     if block.link:
         wording = f'<a href="{escape(block.link)}">{wording}</a>'
-    return f'        <{tag} class="gf-words gf-{block.id}">{wording}</{tag}>\n'
+    return f'        <{tag} class="gf-words{kind} gf-{block.id}">{plate}{wording}</{tag}>\n'
 
 
 def _column_html(column: Column, emission: Emission) -> str:
@@ -66,9 +82,7 @@ def _band_html(band: Band, emission: Emission) -> str:
 def page_body(page: Page, emission: Emission) -> str:
     """The body's markup; everything between header and footer bands stands in one main element."""
     parts = [_behind(page.backdrop, " gf-behind-page")]
-    for join in page.joins:
-        layers = "".join(f'<div class="gf-layer gf-{x.id}"></div>' for x in join.backdrop.layers if ever_visible(x))
-        parts.append(f'<div class="gf-join gf-{join.id}" aria-hidden="true">{layers}</div>\n')
+    parts += [f'<div class="gf-join gf-{j.id}" aria-hidden="true">{_layers(j.backdrop)}</div>\n' for j in page.joins]
     bands = [band for band in page.bands if ever_visible(band)]
     inner = [n for n, band in enumerate(bands) if band.role not in TAGS]
     for n, band in enumerate(bands):

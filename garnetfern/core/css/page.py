@@ -6,10 +6,12 @@ from html import escape
 from ..document import ImageLayer, Page, Site, page_on
 from ..resolve.fonts import FontBook
 from ..resolve.layout import STACK_BELOW
+from .declarations import Declarations, rule
 from .html import page_body
-from .layers import Declarations, rule, slower_css
+from .layers.image import slower_css
+from .lettering import over_lettering
 from .pictures import Emission
-from .rules import Rules, difference, page_rules, rules_text, shares
+from .rules import Rules, difference, over_rules, page_rules, rules_text, shares
 from .urls import Urls
 
 RESET = """html {
@@ -86,6 +88,15 @@ def _slower(page: Page) -> str:
     return text
 
 
+def _over(site: Site, page: Page) -> str:
+    """What changes under the pointer and with the keyboard's focus."""
+    changes, fades = over_rules(site, page)
+    text = rules_text(changes) + rules_text(over_lettering(page))
+    if fades:
+        text += f"@media (prefers-reduced-motion: no-preference) {{\n{rules_text(fades, '  ')}}}\n"
+    return text
+
+
 def _comment(text: str) -> str:
     return text.replace("*/", "* /")
 
@@ -129,6 +140,16 @@ COMMON: Rules = {
         ("flex-direction", "column"),
     ],
     ".gf-words": WORDS,
+    ".gf-plated": [("position", "relative"), ("isolation", "isolate"), ("box-sizing", "border-box")],
+    ".gf-button": [("text-decoration", "none")],
+    ".gf-heard": [
+        ("position", "absolute"),
+        ("inline-size", "1px"),
+        ("block-size", "1px"),
+        ("overflow", "hidden"),
+        ("clip-path", "inset(50%)"),
+        ("white-space", "nowrap"),
+    ],
     ".gf-words a": [("color", "inherit"), ("text-decoration", "none")],
     ".gf-menu": [("display", "flex"), ("flex-wrap", "wrap"), ("gap", "0.35em 1.5em")],
     ".gf-menu a": [("white-space", "nowrap")],
@@ -147,10 +168,12 @@ def font_css(page: Page, fonts: FontBook, urls: Urls) -> str:
         if family.name not in used:
             continue
         weight = f"{family.least_weight} {family.most_weight}" if family.variable else str(family.least_weight)
-        for face in family.faces:
+        slanted = any(b.lettering.italic for b in page.blocks() if b.lettering.font == family.name)
+        for face in family.files if slanted else family.faces:
             declarations: Declarations = [
                 ("font-family", f'"{family.name}"'),
                 ("font-weight", weight),
+                *([("font-style", "italic")] if face in family.italics else []),
                 ("font-display", "swap"),
                 ("src", f'url("{urls.font(face.id)}") format("woff2")'),
                 ("unicode-range", face.unicode_range),
@@ -165,6 +188,7 @@ def emit_page(site: Site, page: Page, fonts: FontBook, urls: Urls) -> EmittedPag
     base = page_rules(site, page, fonts)
     css = RESET + rules_text(COMMON) + rules_text(base) + _rows(page)
     css += _layer_files(emission) + _exceptions(site, page, base, fonts) + _slower(page)
+    css += _over(site, page)
     seen = emission.for_page()
     body = page_body(page, seen)
     return EmittedPage(page.title, site.language, font_css(page, fonts, urls), css, body, seen.preloads())

@@ -3,10 +3,13 @@
 Emitting compares the rules of each screen with those of the page without exceptions and writes what differs.
 """
 
-from ..document import Band, Block, Column, ImageLayer, Layer, Page, Site
+from ..colour.notation import parse_colour
+from ..document import Area, Backdrop, Band, Block, Column, Join, Layer, Page, Plate, Site
 from ..resolve.fonts import FontBook
 from ..resolve.layout import picture_size
-from .layers import Declarations, layer_declarations, number, rule
+from .declarations import Declarations, number, rule
+from .layers import layer_declarations
+from .lettering import lettering_declarations
 
 Rules = dict[str, Declarations]
 
@@ -44,32 +47,68 @@ def _block_rule(site: Site, block: Block, band: Band, fonts: FontBook) -> Declar
     found: Declarations
     align = block.lettering.align or band.content.align
     if block.kind == "picture":
-        wide = f"min(100%, {block.width})" if block.width else "100%"
+        whole = f"min(100%, {block.width})" if block.width else "100%"
         width, height = picture_size(site, block)
-        found = [("inline-size", wide), ("aspect-ratio", f"{width} / {height}"), ("align-self", band.content.align)]
+        found = [("inline-size", whole), ("aspect-ratio", f"{width} / {height}"), ("align-self", band.content.align)]
         return found + _display(block, "block")
-    lettering = block.lettering
-    family = fonts.family(lettering.font)
-    found = [
-        ("font-family", family.stack),
-        ("font-weight", str(family.weight(lettering.weight))),
-        ("font-size", lettering.size),
-        ("line-height", number(lettering.line)),
-        ("color", lettering.colour),
-    ]
+    found = lettering_declarations(block.lettering, fonts)
     if align != "start":
         found.append(("justify-content" if block.kind == "menu" else "text-align", align))
-    if block.width is not None:
-        found += [("inline-size", f"min(100%, {block.width})"), ("align-self", align)]
+    beside = block.plate.space.inline if block.plate else "0px"
+    free = "100%" if beside in ("0", "0px") else f"100% - 2 * {beside}"
+    wide = f"min({free}, {block.width})" if block.width is not None else None
+    if block.plate is not None:
+        plate = block.plate
+        found.append(("padding", f"{plate.padding.block} {plate.padding.inline}"))
+        if (plate.space.block, plate.space.inline) != ("0px", "0px"):
+            found.append(("margin", f"{plate.space.block} {plate.space.inline}"))
+        if plate.fit:
+            most = wide or (f"calc({free})" if "-" in free else free)
+            found += [("inline-size", "fit-content"), ("max-inline-size", most), ("align-self", align)]
+            wide = None
+    if wide is not None:
+        found += [("inline-size", wide), ("align-self", align)]
     return found + _display(block, "flex" if block.kind == "menu" else "block")
+
+
+def plate_frame(plate: Plate) -> Declarations:
+    """A plate's corners, key line and shadow."""
+    found: Declarations = []
+    if plate.line is not None:
+        found.append(("border", f"{plate.line.width} solid {parse_colour(plate.line.colour).css()}"))
+    if plate.radius not in ("0", "0px"):
+        found.append(("border-radius", plate.radius))
+    if plate.shadow is not None:
+        s = plate.shadow
+        found.append(("box-shadow", f"{s.across} {s.down} {s.blur} {s.spread} {parse_colour(s.colour).css()}"))
+    return found
+
+
+def _base(backdrop: Backdrop, selector: str, own: Declarations) -> Rules:
+    """Where an area's base colour is said: on the area, or behind its layers where one of them blends with it."""
+    if not backdrop.base:
+        return {selector: own}
+    colour = ("background-color", backdrop.base)
+    if backdrop.blends():
+        return {selector: own, f"{selector} > .gf-behind": [colour]}
+    return {selector: [*own, colour]}
+
+
+def _block_rules(site: Site, block: Block, band: Band, fonts: FontBook) -> Rules:
+    selector = f".gf-{block.id}"
+    found: Rules = {selector: _block_rule(site, block, band, fonts)}
+    if block.plate is not None:
+        base = block.plate.backdrop.base
+        behind: Declarations = [("background-color", base)] if base else []
+        found[f"{selector} > .gf-behind"] = behind + plate_frame(block.plate)
+        found |= _layers(site, block.plate.backdrop.layers)
+    return found
 
 
 def _column_rule(column: Column, band: Band) -> Declarations:
     found: Declarations = [("gap", column.gap)]
     if (column.padding.block, column.padding.inline) != ("0px", "0px"):
         found.append(("padding", f"{column.padding.block} {column.padding.inline}"))
-    if column.backdrop.base:
-        found.append(("background-color", column.backdrop.base))
     if band.content.level != "start":
         found.append(("justify-content", band.content.level))
     return found
@@ -79,8 +118,7 @@ def _layers(site: Site, layers: tuple[Layer, ...]) -> Rules:
     found: Rules = {}
     for layer in layers:
         if ever_visible(layer):
-            asset = site.asset(layer.asset) if isinstance(layer, ImageLayer) else None
-            found[f".gf-{layer.id}"] = layer_declarations(layer, asset) + _display(layer, "block")
+            found[f".gf-{layer.id}"] = layer_declarations(layer, site) + _display(layer, "block")
     return found
 
 
@@ -94,9 +132,8 @@ def _band_rules(site: Site, page: Page, band: Band, row: int | None, fonts: Font
         own.append(("grid-row", str(row)))
     if band.space not in ("0", "0px"):
         own.append(("margin-block", band.space))
-    if band.backdrop.base:
-        own.append(("background-color", band.backdrop.base))
-    found: Rules = {f".gf-{band.id}": own + _display(band, "grid"), **_layers(site, band.backdrop.layers)}
+    found = _base(band.backdrop, f".gf-{band.id}", own + _display(band, "grid"))
+    found |= _layers(site, band.backdrop.layers)
     if band.columns:
         content: Declarations = [("max-inline-size", band.content.width), ("gap", band.content.gap)]
         if band.layout != "auto" and len(band.columns) > 1:
@@ -104,10 +141,60 @@ def _band_rules(site: Site, page: Page, band: Band, row: int | None, fonts: Font
             content.append(("grid-template-columns", tracks))
         found[f".gf-{band.id} > .gf-content"] = content
     for column in band.columns:
-        found[f".gf-{column.id}"] = _column_rule(column, band)
+        found |= _base(column.backdrop, f".gf-{column.id}", _column_rule(column, band))
         found |= _layers(site, column.backdrop.layers)
-        found |= {f".gf-{b.id}": _block_rule(site, b, band, fonts) for b in column.blocks if ever_visible(b)}
+        for block in column.blocks:
+            if ever_visible(block) and not block.heard:
+                found |= _block_rules(site, block, band, fonts)
     return found
+
+
+def _canvas(page: Page) -> str:
+    """The page's base colour over white: what its blending layers mix with."""
+    base = parse_colour(page.backdrop.base or "#ffffff")
+    red, green, blue = (round(255 + (v - 255) * base.alpha) for v in base.rgb)
+    return f"rgb({red} {green} {blue})"
+
+
+def _pointed(area: Area, page: Page) -> tuple[str, str]:
+    """The selectors of an area while the pointer or the focus is in it: of itself, and of what holds its layers."""
+    if isinstance(area, Page):
+        own = ".gf-page:is(:hover, :focus-within)"
+        return own, f"{own} > .gf-behind"
+    if isinstance(area, Join):
+        order = [band.id for band in page.bands]
+        inner = order[order.index(area.first) : order.index(area.last) + 1]
+        bands = ", ".join(f".gf-{name}:is(:hover, :focus-within)" for name in inner)
+        own = f".gf-page:has({bands}) > .gf-{area.id}"
+        return own, own
+    own = f".gf-{area.id}:is(:hover, :focus-within)"
+    return own, f"{own} > .gf-behind"
+
+
+def over_rules(site: Site, page: Page) -> tuple[Rules, Rules]:
+    """What changes while the pointer is over an area, and the time the changes take, by selector."""
+    changes: Rules = {}
+    fades: Rules = {}
+    for area in page.areas():
+        over = area.backdrop.over
+        if over is None:
+            continue
+        own, behind = _pointed(area, page)
+        time = f"{over.fade}ms"
+        fade: Declarations = [("transition", f"opacity {time}, background-color {time}")]
+        within = isinstance(area, Block) or area.backdrop.blends()
+        if over.base is not None:
+            changes[behind if within else own] = [("background-color", over.base)]
+            plain = ".gf-page" if isinstance(area, Page) else f".gf-{area.id}"
+            fades[f"{plain} > .gf-behind" if within else plain] = fade
+        for rest, then in zip(area.backdrop.layers, area.backdrop.pointed_at().layers, strict=True):
+            before = layer_declarations(rest, site)
+            after = dict([*((n, "1") for n, _ in before if n == "opacity"), *layer_declarations(then, site)])
+            changed = [(n, v) for n, v in after.items() if (n, v) not in before]
+            if changed and ever_visible(rest):
+                changes[f"{behind} > .gf-{rest.id}"] = changed
+                fades[f".gf-{rest.id}"] = fade
+    return changes, fades
 
 
 def page_rules(site: Site, page: Page, fonts: FontBook) -> Rules:
@@ -118,6 +205,8 @@ def page_rules(site: Site, page: Page, fonts: FontBook) -> Rules:
     if page.width is not None:
         own.append(("grid-template-columns", f"minmax(0, {page.width})"))
     found: Rules = {".gf-page": own} if own else {}
+    if page.backdrop.blends():
+        found[".gf-behind-page"] = [("background-color", _canvas(page))]
     found |= _layers(site, page.backdrop.layers)
     order = [band.id for band in page.bands]
     for join in page.joins:

@@ -1,38 +1,80 @@
 """The site document: its models, its reading with clear errors, migrations and JSON Schema."""
 
 from .assets import Asset, Crop, Fit, Part, Slot, crop_of
-from .backdrop import Backdrop, ColourLayer, ImageException, ImageLayer, Layer, Position
-from .blocks import Block, Lettering, MenuItem
-from .model import Area, Band, Column, Height, Join, Padding, Page, Site, page_on, with_backdrop
+from .backdrop import Backdrop, Over, OverChange
+from .blocks import Block, Lettering, MenuItem, Outline, TextShadow
+from .gradient import Gradient, Stop
+from .layers import LAYER_KINDS, BlendMode, Layer, LayerBase
+from .layers.colour import ColourLayer
+from .layers.edge import EdgeLayer
+from .layers.gradient import GradientLayer
+from .layers.image import Filter, ImageException, ImageLayer, Position
+from .layers.pattern import PatternLayer
+from .layers.shape import ShapeLayer
+from .model import (
+    Area,
+    Band,
+    Column,
+    Height,
+    Join,
+    Page,
+    Site,
+    each_backdrop,
+    each_block,
+    page_on,
+    pointed_at,
+    with_backdrop,
+)
+from .plate import Line, Padding, Plate, Shadow
 from .read import read_site, site_schema
 from .screens import Screen, screen_for
 
 __all__ = [
+    "LAYER_KINDS",
     "Area",
     "Asset",
     "Backdrop",
     "Band",
+    "BlendMode",
     "Block",
     "ColourLayer",
     "Column",
     "Crop",
+    "EdgeLayer",
+    "Filter",
     "Fit",
+    "Gradient",
+    "GradientLayer",
     "Height",
     "ImageException",
     "ImageLayer",
     "Join",
     "Layer",
+    "LayerBase",
     "Lettering",
+    "Line",
     "MenuItem",
+    "Outline",
+    "Over",
+    "OverChange",
     "Padding",
     "Page",
     "Part",
+    "PatternLayer",
+    "Plate",
     "Position",
     "Screen",
+    "Shadow",
+    "ShapeLayer",
     "Site",
     "Slot",
+    "Stop",
+    "TextShadow",
     "crop_of",
+    "each_backdrop",
+    "each_block",
     "page_on",
+    "pointed_at",
     "read_site",
     "screen_for",
     "site_schema",

@@ -1,75 +1,29 @@
 """Backdrops: all that lies behind an area's words."""
 
-from typing import Annotated, Literal
+from typing import Any
 
 from pydantic import Field
 
-from .assets import Crop
-from .base import Colour, Fraction, Identifier, Model, Name
-from .length import LengthText, SizeText
-
-SizeKind = Literal["cover", "contain", "natural", "stretch", "own"]
-RepeatStyle = Literal["no-repeat", "repeat", "space", "round"]
+from .base import Colour, Fraction, Identifier, Model
+from .layers import Layer
 
 
-class _Layer(Model):
-    id: Identifier
-    name: Name
-    visible: bool = True
-    opacity: Fraction = 1.0
+class OverChange(Model):
+    """What of a layer is otherwise while the pointer is over its area; None: as at rest."""
+
+    opacity: Fraction | None = None
+    colour: Colour | None = None
 
 
-class ColourLayer(_Layer):
-    """One colour over the whole area."""
+class Over(Model):
+    """The state of a backdrop while the pointer is over its area, or the keyboard's focus in it.
 
-    kind: Literal["colour"] = "colour"
-    colour: Colour
-
-
-class Position(Model):
-    """A place by offsets from edges, as background-position with four values (CSS Backgrounds 3, section 3.6)."""
-
-    side: Literal["left", "right"] = "left"
-    across: LengthText = "50%"
-    end: Literal["top", "bottom"] = "top"
-    down: LengthText = "50%"
-
-
-class ImageException(Model):
-    """What of an image layer is otherwise on one screen; None: as everywhere."""
-
-    size: SizeKind | None = None
-    width: SizeText | None = None
-    height: SizeText | None = None
-    focal: tuple[Fraction, Fraction] | None = None
-    position: Position | None = None
-    crop: Crop | None = None
-    visible: bool | None = None
-
-
-class ImageLayer(_Layer):
-    """A picture.
-
-    `size` as background-size: cover, contain, natural (auto), stretch (100% 100%), or own with `width` and `height`
-    (None: auto). `focal` is the spot to keep in sight; `position`, where given, stands instead of it. `repeat` across
-    and down. `attachment` slower moves at `rate` times the page's speed.
+    `fade` is the time the change takes, ms. `layers` by id.
     """
 
-    kind: Literal["image"] = "image"
-    asset: Identifier
-    size: SizeKind = "cover"
-    width: SizeText | None = None
-    height: SizeText | None = None
-    focal: tuple[Fraction, Fraction] = (0.5, 0.5)
-    position: Position | None = None
-    repeat: tuple[RepeatStyle, RepeatStyle] = ("no-repeat", "no-repeat")
-    attachment: Literal["scroll", "fixed", "slower"] = "scroll"
-    rate: float = Field(0.5, ge=0.05, le=0.95, description="of a slower picture, times the page's speed")
-    crop: Crop | None = None
-    screens: dict[Identifier, ImageException] = Field({}, max_length=12)
-
-
-Layer = Annotated[ColourLayer | ImageLayer, Field(discriminator="kind")]
+    fade: int = Field(240, ge=0, le=5000)
+    base: Colour | None = None
+    layers: dict[Identifier, OverChange] = Field({}, max_length=24)
 
 
 class Backdrop(Model):
@@ -77,3 +31,20 @@ class Backdrop(Model):
 
     base: Colour | None = None
     layers: tuple[Layer, ...] = Field((), max_length=24)
+    over: Over | None = None
+
+    def blends(self) -> bool:
+        """Whether a layer mixes in another way than by lying over."""
+        return any(layer.blend != "normal" for layer in self.layers)
+
+    def pointed_at(self) -> "Backdrop":
+        """The backdrop while the pointer is over it."""
+        if self.over is None:
+            return self
+        changed: list[Layer] = []
+        for layer in self.layers:
+            change = self.over.layers.get(layer.id)
+            fields = type(layer).model_fields
+            values: dict[str, Any] = {n: v for n, v in change or () if v is not None and n in fields}
+            changed.append(layer.model_copy(update=values) if values else layer)
+        return self.model_copy(update={"base": self.over.base or self.base, "layers": tuple(changed)})

@@ -5,12 +5,13 @@ from typing import Annotated, Literal
 
 from pydantic import AfterValidator, Field, model_validator
 
+from .backdrop import Backdrop
 from .base import Colour, Identifier, Model, Wording
-from .length import SizeText
+from .length import FixedSizeText, FixedText, SizeText
+from .plate import Plate
 
 Align = Literal["start", "center", "end"]
-BlockKind = Literal["heading", "text", "logo", "menu", "picture", "space"]
-WORDS = frozenset({"heading", "text", "logo"})
+BlockKind = Literal["heading", "text", "button", "logo", "menu", "picture", "space"]
 _SCHEME = re.compile(r"[a-z][a-z0-9+.-]*:", re.IGNORECASE)
 _SAFE = re.compile(r"(https?://|mailto:|tel:)\S+$", re.IGNORECASE)
 
@@ -29,8 +30,28 @@ def _link(text: str) -> str:
 Link = Annotated[str, Field(max_length=600), AfterValidator(_link)]
 
 
+class Outline(Model):
+    """A line along the letters: beside a filled letter `width` wide, of a hollow one the line it consists of."""
+
+    width: FixedSizeText = "1px"
+    colour: Colour = "#000000"
+
+
+class TextShadow(Model):
+    """A shadow of the letters (CSS Text Decoration 3, section 4)."""
+
+    across: FixedText = "0px"
+    down: FixedText = "1px"
+    blur: FixedSizeText = "4px"
+    colour: Colour = "#00000099"
+
+
 class Lettering(Model):
-    """How a block's words are set. `line` is the line height as a multiple of the size."""
+    """How a block's words are set. `line` is the line height as a multiple of the size.
+
+    `spacing` is added behind each letter. `italic` holds where the font has it. Hollow letters have no fill, only
+    their outline. `over` is the fill while the pointer is over a link, a menu or a button.
+    """
 
     font: str = Field("Hanken Grotesk", max_length=60)
     weight: int = Field(400, ge=100, le=900)
@@ -38,6 +59,19 @@ class Lettering(Model):
     line: float = Field(1.5, ge=0.6, le=4)
     colour: Colour = "#20302a"
     align: Align | None = Field(None, description="none: as its band")
+    spacing: FixedText = "0px"
+    capitals: bool = False
+    italic: bool = False
+    outline: Outline | None = None
+    hollow: bool = False
+    shadow: TextShadow | None = None
+    over: Colour | None = None
+
+    @model_validator(mode="after")
+    def _hollow_with_a_line(self) -> "Lettering":
+        if self.hollow and self.outline is None:
+            raise ValueError("Hollow letters need an outline; without one nothing of them would be seen.")
+        return self
 
 
 class MenuItem(Model):
@@ -61,10 +95,11 @@ class BlockException(Model):
 
 
 class Block(Model):
-    """A heading, a text, the logo's words, a menu, a picture or space.
+    """A heading, a text, a button, the logo's words, a menu, a picture or space.
 
     `level` is the heading's place in the outline; no other block has one. A picture shows `asset`, cut for `slot`
-    where one is named, with `wording` as its alternative text. A space is `height` high.
+    where one is named, with `wording` as its alternative text. A space is `height` high. Words may have a `plate`
+    behind them. What is only `heard` is kept for screen readers: a title, say, that the picture bears already.
     """
 
     id: Identifier
@@ -74,6 +109,8 @@ class Block(Model):
     lettering: Lettering = Lettering()
     width: SizeText | None = Field(None, description="its greatest width; none: the column's")
     visible: bool = True
+    heard: bool = False
+    plate: Plate | None = None
     link: Link | None = None
     items: tuple[MenuItem, ...] = Field((), max_length=20)
     asset: Identifier | None = None
@@ -89,7 +126,14 @@ class Block(Model):
             raise ValueError("Only a menu has entries.")
         if (self.kind == "picture") != (self.asset is not None):
             raise ValueError("A picture names its asset, and nothing else does.")
+        if self.plate and self.kind in ("picture", "space"):
+            raise ValueError("Only words have a plate.")
         return self
+
+    @property
+    def backdrop(self) -> Backdrop:
+        """What lies behind its words alone."""
+        return self.plate.backdrop if self.plate else Backdrop()
 
     def on(self, screen: str | None) -> "Block":
         """The block as it is on a screen."""

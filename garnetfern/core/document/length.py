@@ -77,6 +77,21 @@ def parse_length(text: str) -> Length:
     return Length(terms)
 
 
+def scaled(text: str, factor: float) -> str:
+    """The same length `factor` times as long, as text. Raises LengthError."""
+    length = parse_length(text)
+
+    def said(terms: Sum) -> str:
+        parts = [f"{abs(t.value * factor):.6g}{t.unit}" for t in terms]
+        signs = ["-" if t.value * factor < 0 else "+" for t in terms]
+        first = ("-" if signs[0] == "-" else "") + parts[0]
+        return first + "".join(f" {sign} {part}" for sign, part in zip(signs[1:], parts[1:], strict=True))
+
+    if length.least is None or length.most is None:
+        return said(length.wanted)
+    return f"clamp({said(length.least)}, {said(length.wanted)}, {said(length.most)})"
+
+
 def _checked(text: str) -> str:
     parse_length(text)
     return text.strip()
@@ -92,3 +107,14 @@ def _not_negative(text: str) -> str:
 
 LengthText = Annotated[str, AfterValidator(_checked)]
 SizeText = Annotated[str, AfterValidator(_not_negative)]
+
+
+def _fixed(text: str) -> str:
+    length = parse_length(text)
+    if any(t.unit == "%" for part in (length.wanted, length.least, length.most) for t in part or ()):
+        raise LengthError(f"This length is not taken in %. Received: {text[:60]!r}.")
+    return text.strip()
+
+
+FixedText = Annotated[LengthText, AfterValidator(_fixed)]
+FixedSizeText = Annotated[SizeText, AfterValidator(_fixed)]

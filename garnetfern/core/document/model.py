@@ -1,7 +1,7 @@
 """The document: a site with pages, bands, columns and joins, and the backdrops behind them."""
 
-from collections.abc import Iterator
-from typing import Literal
+from collections.abc import Callable, Iterator
+from typing import Any, Literal, cast
 
 from pydantic import Field
 
@@ -11,16 +11,10 @@ from .backdrop import Backdrop
 from .base import Colour, Identifier, Model, Name
 from .blocks import Align, Block
 from .length import SizeText
+from .plate import Padding
 from .screens import Screen, at_screen
 
 Layout = Literal["auto", "row", "stack"]
-
-
-class Padding(Model):
-    """Inner space: `block` above and below, `inline` left and right. The backdrop shows in it."""
-
-    block: SizeText = "48px"
-    inline: SizeText = "6vw"
 
 
 class Column(Model):
@@ -124,28 +118,68 @@ class Page(Model):
         yield from self.joins
         for band in self.bands:
             yield band
-            yield from band.columns
+            for column in band.columns:
+                yield column
+                yield from (block for block in column.blocks if block.plate is not None)
 
     def area(self, area_id: str) -> "Area | None":
         """The area of this id, or None."""
         return next((a for a in self.areas() if a.id == area_id), None)
 
 
-Area = Page | Join | Band | Column
+Area = Page | Join | Band | Column | Block
+
+
+def each_backdrop(page: Page, change: Callable[[str, Backdrop], Backdrop]) -> Page:
+    """The page with every backdrop put through `change`, which gets the area's id too."""
+
+    def changed(area: Any) -> Any:
+        new = change(area.id, area.backdrop)
+        return area if new is area.backdrop else area.model_copy(update={"backdrop": new})
+
+    def block_changed(block: Block) -> Block:
+        if block.plate is None:
+            return block
+        plate = block.plate.model_copy(update={"backdrop": change(block.id, block.plate.backdrop)})
+        return block.model_copy(update={"plate": plate})
+
+    def column_changed(column: Column) -> Column:
+        blocks = tuple(map(block_changed, column.blocks))
+        return cast(Column, changed(column.model_copy(update={"blocks": blocks})))
+
+    def band_changed(band: Band) -> Band:
+        columns = tuple(map(column_changed, band.columns))
+        return cast(Band, changed(band.model_copy(update={"columns": columns})))
+
+    update = {"bands": tuple(map(band_changed, page.bands)), "joins": tuple(map(changed, page.joins))}
+    return cast(Page, changed(page.model_copy(update=update)))
 
 
 def with_backdrop(page: Page, area_id: str, backdrop: Backdrop) -> Page:
     """The page with the backdrop of one area replaced."""
-    new = {"backdrop": backdrop}
-    if page.id == area_id:
-        return page.model_copy(update=new)
-    joins = tuple(j.model_copy(update=new) if j.id == area_id else j for j in page.joins)
+    return each_backdrop(page, lambda area, old: backdrop if area == area_id else old)
 
-    def changed(band: Band) -> Band:
-        columns = tuple(c.model_copy(update=new) if c.id == area_id else c for c in band.columns)
-        return band.model_copy(update={"columns": columns, **(new if band.id == area_id else {})})
 
-    return page.model_copy(update={"joins": joins, "bands": tuple(map(changed, page.bands))})
+def each_block(page: Page, change: Callable[[Block], Block]) -> Page:
+    """The page with every block put through `change`."""
+
+    def band_changed(band: Band) -> Band:
+        columns = (c.model_copy(update={"blocks": tuple(map(change, c.blocks))}) for c in band.columns)
+        return band.model_copy(update={"columns": tuple(columns)})
+
+    return page.model_copy(update={"bands": tuple(map(band_changed, page.bands))})
+
+
+def pointed_at(page: Page) -> Page:
+    """The page while the pointer is over everything at once that has a state for it."""
+
+    def block_changed(block: Block) -> Block:
+        if block.lettering.over is None:
+            return block
+        lettering = block.lettering.model_copy(update={"colour": block.lettering.over})
+        return block.model_copy(update={"lettering": lettering})
+
+    return each_block(each_backdrop(page, lambda _, backdrop: backdrop.pointed_at()), block_changed)
 
 
 def _on(backdrop: Backdrop, screen: str) -> Backdrop:
@@ -158,18 +192,8 @@ def page_on(page: Page, screen: str | None) -> Page:
     """The page as it is on a screen, without exceptions: everything after this reads plain settings."""
     if screen is None:
         return page
-
-    def column_on(column: Column) -> Column:
-        blocks = tuple(block.on(screen) for block in column.blocks)
-        return column.model_copy(update={"blocks": blocks, "backdrop": _on(column.backdrop, screen)})
-
-    def band_on(band: Band) -> Band:
-        columns = tuple(map(column_on, band.columns))
-        return at_screen(band, screen).model_copy(update={"columns": columns, "backdrop": _on(band.backdrop, screen)})
-
-    joins = tuple(j.model_copy(update={"backdrop": _on(j.backdrop, screen)}) for j in page.joins)
-    bands = tuple(map(band_on, page.bands))
-    return page.model_copy(update={"bands": bands, "joins": joins, "backdrop": _on(page.backdrop, screen)})
+    shown = each_block(each_backdrop(page, lambda _, backdrop: _on(backdrop, screen)), lambda block: block.on(screen))
+    return shown.model_copy(update={"bands": tuple(at_screen(band, screen) for band in shown.bands)})
 
 
 class Site(Model):

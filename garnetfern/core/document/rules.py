@@ -3,8 +3,9 @@
 from collections.abc import Collection, Iterator
 
 from ..errors import Problem
-from .backdrop import Backdrop, ImageLayer
-from .model import Band, Page, Site
+from .backdrop import Backdrop
+from .blocks import Block
+from .model import Area, Band, Page, Site
 from .screens import range_problems
 
 Placed = Iterator[tuple[Backdrop, str]]
@@ -18,42 +19,51 @@ def _repeated(ids: list[tuple[str, str]]) -> Iterator[Problem]:
         seen.add(value)
 
 
-def _backdrops(page: Page, path: str) -> Placed:
-    yield page.backdrop, f"{path}.backdrop"
-    for j, join in enumerate(page.joins):
-        yield join.backdrop, f"{path}.joins[{j}].backdrop"
+def _placed(page: Page, path: str) -> Iterator[tuple[Area | Block, str]]:
+    """The parts of a page that have an id, and where each is."""
+    yield page, path
+    yield from ((join, f"{path}.joins[{j}]") for j, join in enumerate(page.joins))
     for b, band in enumerate(page.bands):
-        yield band.backdrop, f"{path}.bands[{b}].backdrop"
+        yield band, f"{path}.bands[{b}]"
         for c, column in enumerate(band.columns):
-            yield column.backdrop, f"{path}.bands[{b}].columns[{c}].backdrop"
+            yield column, f"{path}.bands[{b}].columns[{c}]"
+            yield from ((block, f"{path}.bands[{b}].columns[{c}].blocks[{k}]") for k, block in enumerate(column.blocks))
+
+
+def _backdrops(page: Page, path: str) -> Placed:
+    for part, where in _placed(page, path):
+        yield part.backdrop, f"{where}.plate.backdrop" if isinstance(part, Block) else f"{where}.backdrop"
 
 
 def _ids(page: Page, path: str) -> Iterator[tuple[str, str]]:
-    yield page.id, f"{path}.id"
-    for j, join in enumerate(page.joins):
-        yield join.id, f"{path}.joins[{j}].id"
-    for b, band in enumerate(page.bands):
-        yield band.id, f"{path}.bands[{b}].id"
-        for c, column in enumerate(band.columns):
-            yield column.id, f"{path}.bands[{b}].columns[{c}].id"
-            for k, block in enumerate(column.blocks):
-                yield block.id, f"{path}.bands[{b}].columns[{c}].blocks[{k}].id"
+    yield from ((part.id, f"{where}.id") for part, where in _placed(page, path))
     for backdrop, where in _backdrops(page, path):
         for n, layer in enumerate(backdrop.layers):
             yield layer.id, f"{where}.layers[{n}].id"
+
+
+def _over_problems(backdrop: Backdrop, where: str) -> Iterator[Problem]:
+    """What a state for the pointer names must be there."""
+    layers = {layer.id: layer for layer in backdrop.layers}
+    for name, change in (backdrop.over.layers if backdrop.over else {}).items():
+        if name not in layers:
+            yield Problem("layer", f"There is no layer {name!r} in this backdrop.", f"{where}.over.layers.{name}")
+        elif change.colour is not None and "colour" not in type(layers[name]).model_fields:
+            message = f"{layers[name].name} has no colour of its own that could change."
+            yield Problem("layer", message, f"{where}.over.layers.{name}.colour")
 
 
 def _layer_problems(site: Site, page: Page, path: str) -> Iterator[Problem]:
     assets = {a.id for a in site.assets}
     screens = {s.id for s in site.screens}
     for backdrop, where in _backdrops(page, path):
+        yield from _over_problems(backdrop, where)
         for n, layer in enumerate(backdrop.layers):
-            if not isinstance(layer, ImageLayer):
-                continue
             place = f"{where}.layers[{n}]"
-            if layer.asset not in assets:
-                yield Problem("asset", f"There is no picture {layer.asset!r} in this site.", f"{place}.asset")
-            yield from _unknown_screens(layer.screens, screens, place)
+            for asset in layer.assets():
+                if asset not in assets:
+                    yield Problem("asset", f"There is no picture {asset!r} in this site.", f"{place}.asset")
+            yield from _unknown_screens(getattr(layer, "screens", {}), screens, place)
 
 
 def _unknown_screens(exceptions: Collection[str], screens: Collection[str], place: str) -> Iterator[Problem]:

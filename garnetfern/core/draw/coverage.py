@@ -6,7 +6,8 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from ..resolve.records import AreaRecord, Box, ColourSheet, ImageSheet, PageRecord, Sheet
+from ..resolve.records import AreaRecord, Box, PageRecord, Sheet
+from .sheets import PAINTERS, span_of
 
 CELL = 4
 """Coverage is counted in squares of this many px."""
@@ -29,23 +30,8 @@ class Seen:
 
 def is_opaque(sheet: Sheet, transparent: Callable[[str], bool]) -> bool:
     """Whether nothing shows through a sheet. `transparent` tells whether a picture (by its hash) has transparency."""
-    if isinstance(sheet, ColourSheet):
-        return sheet.colour.alpha * sheet.opacity >= 0.999
-    gaps = any(
-        p is not None and p > s for p, s in zip(sheet.period, (sheet.tile.width, sheet.tile.height), strict=True)
-    )
-    return sheet.opacity >= 0.999 and not gaps and not transparent(sheet.rendition.hash)
-
-
-def painted(sheet: Sheet) -> Box:
-    """The box a sheet paints."""
-    box = sheet.box
-    if not isinstance(sheet, ImageSheet):
-        return box
-    tile = sheet.tile
-    left, right = (box.x, box.right) if sheet.period[0] is not None else (tile.x, tile.right)
-    top, foot = (box.y, box.bottom) if sheet.period[1] is not None else (tile.y, tile.bottom)
-    return box.cut(Box(left, top, right - left, foot - top)) or Box(box.x, box.y, 0, 0)
+    painter = PAINTERS[type(sheet)]
+    return sheet.blend == "normal" and hasattr(painter, "opaque") and bool(painter.opaque(sheet, transparent))
 
 
 class _Ground:
@@ -66,7 +52,7 @@ def _own(area: AreaRecord, ground: _Ground, transparent: Callable[[str], bool]) 
     layers = np.zeros(ground.shape, dtype=bool)
     for sheet in area.sheets:
         if is_opaque(sheet, transparent):
-            place = ground.cells(painted(sheet))
+            place = ground.cells(span_of(sheet))
             mask[place] = True
             if sheet.id != "base":
                 layers[place] = True

@@ -14,6 +14,8 @@ from numpy.typing import NDArray
 from ..resolve.fonts import FontBook, used_size
 from ..resolve.records import BlockRecord, Line
 
+MITER = 4 << 16
+"""The miter limit of lines along letters, in 16.16."""
 SUBPIXELS = 4
 """Letters are placed in quarters of a px across."""
 
@@ -27,6 +29,13 @@ class Mask:
     coverage: NDArray[np.float32]
 
 
+def _mask_of(bitmap: freetype.Bitmap, left: int, top: int) -> Mask:
+    if not bitmap.width or not bitmap.rows:
+        return Mask(0, 0, np.zeros((0, 0), dtype=np.float32))
+    flat = np.array(bitmap.buffer, dtype=np.uint8).reshape(bitmap.rows, bitmap.pitch)[:, : bitmap.width]
+    return Mask(left, -top, flat.astype(np.float32) / np.float32(255))
+
+
 class Glyphs:
     """Draws glyphs of a font book. FreeType is not safe across threads, so a lock stands before it."""
 
@@ -35,6 +44,7 @@ class Glyphs:
         self._faces: dict[tuple[str, int], freetype.Face] = {}
         self._lock = threading.Lock()
         self.mask = lru_cache(maxsize=4096)(self._mask)
+        self.line_mask = lru_cache(maxsize=2048)(self._line_mask)
 
     def _face(self, face_id: str, weight: int) -> freetype.Face:
         key = (face_id, weight)
@@ -55,14 +65,29 @@ class Glyphs:
         face.load_glyph(glyph, freetype.FT_LOAD_TARGET_LIGHT | freetype.FT_LOAD_NO_BITMAP)
         freetype.FT_Outline_Translate(ctypes.byref(face.glyph.outline._FT_Outline), fraction * 64 // SUBPIXELS, 0)
         face.glyph.render(freetype.FT_RENDER_MODE_NORMAL)
-        bitmap = face.glyph.bitmap
-        if not bitmap.width or not bitmap.rows:
-            return Mask(0, 0, np.zeros((0, 0), dtype=np.float32))
-        flat = np.array(bitmap.buffer, dtype=np.uint8).reshape(bitmap.rows, bitmap.pitch)[:, : bitmap.width]
-        return Mask(face.glyph.bitmap_left, -face.glyph.bitmap_top, flat.astype(np.float32) / np.float32(255))
+        return _mask_of(face.glyph.bitmap, face.glyph.bitmap_left, face.glyph.bitmap_top)
 
-    def letters(self, block: BlockRecord, line: Line) -> list[tuple[int, int, int, Mask]]:
-        """The glyphs of a line: index of the character in the line's text, left, top (px of the page), mask."""
+    def _line_mask(self, face_id: str, weight: int, size: float, glyph: int, fraction: int, width: float) -> Mask:
+        """The line along a glyph's outline, `width` px wide in all."""
+        with self._lock:
+            face = self._face(face_id, weight)
+            face.set_char_size(int(size * 64), int(size * 64), 72, 72)
+            face.load_glyph(glyph, freetype.FT_LOAD_TARGET_LIGHT | freetype.FT_LOAD_NO_BITMAP)
+            freetype.FT_Outline_Translate(ctypes.byref(face.glyph.outline._FT_Outline), fraction * 64 // SUBPIXELS, 0)
+            stroker = freetype.Stroker()
+            stroker.set(
+                round(width * 32), freetype.FT_STROKER_LINECAP_BUTT, freetype.FT_STROKER_LINEJOIN_MITER_FIXED, MITER
+            )
+            outline = face.glyph.get_glyph()
+            outline.stroke(stroker, True)
+            drawn = outline.to_bitmap(freetype.FT_RENDER_MODE_NORMAL, freetype.Vector(0, 0), True)
+            return _mask_of(drawn.bitmap, drawn.left, drawn.top)
+
+    def letters(self, block: BlockRecord, line: Line, stroke: float | None = None) -> list[tuple[int, int, int, Mask]]:
+        """The glyphs of a line: index of the character in the line's text, left, top (px of the page), mask.
+
+        With `stroke` the masks are of the line along the letters, that many px wide.
+        """
         family = self._fonts.family(block.family)
         size = used_size(block.size)
         found = []
@@ -71,7 +96,8 @@ class Glyphs:
                 pen = line.x + x
                 quarters = math.floor(pen * SUBPIXELS + 0.5)
                 left, fraction = divmod(quarters, SUBPIXELS)
-                mask = self.mask(run.face, family.weight(block.weight), size, glyph, fraction)
+                which = (run.face, family.weight(block.weight), size, glyph, fraction)
+                mask = self.mask(*which) if stroke is None else self.line_mask(*which, stroke)
                 if mask.coverage.size:
                     found.append((cluster, left + mask.left, round(line.baseline - y) + mask.top, mask))
         return found

@@ -1,15 +1,17 @@
-"""Painting a stack of sheets into a region of the page (Compositing and Blending 1, section 5: source-over)."""
+"""Painting the backdrops of a page into a region of it (Compositing and Blending 1)."""
 
 import math
-from collections.abc import Callable, Iterable
+from collections.abc import Callable, Iterable, Sequence
 
-import cv2
 import numpy as np
-from numpy.typing import ArrayLike, NDArray
 
-from ..colour.spaces import Bytes
-from ..resolve.records import AreaRecord, Box, ColourSheet, ImageSheet, PageRecord, Sheet
+from ..colour.spaces import Bytes, Pixels
+from ..resolve.records import AreaRecord, Box, ColourSheet, PageRecord, Sheet
+from .blend import composite
+from .levels import row
+from .plate import framed
 from .sample import Region, Sampler
+from .sheets import laid_over, source_of, span_of
 
 
 def whole(box: Box) -> Region:
@@ -29,103 +31,68 @@ def _inner(box: Box, region: Region) -> tuple[slice, slice, Region] | None:
     return rows, columns, (left, top, width, height)
 
 
-LEVELS = np.arange(256)
-
-
-def _row(rgb: ArrayLike, width: int) -> Bytes:
-    """A row of one colour; rows are copied into a canvas far faster than single colours."""
-    return np.tile(np.asarray(rgb, dtype=np.uint8), (width, 1))
-
-
-def _over_colour(below: Bytes, rgb: tuple[int, int, int], alpha: float) -> Bytes:
-    """A colour over pixels in eight bits, rounded at each step as the browser's raster rounds."""
-    cover = int(alpha * 255 + 0.5)
-    rest = 256 - cover
-    source = np.floor(np.array(rgb) * (cover / 255) + 0.5).astype(np.int64)
-    table = (source[None, :] + (LEVELS[:, None] * rest >> 8)).astype(np.uint8)
-    return np.asarray(cv2.LUT(np.ascontiguousarray(below), table[None]), dtype=np.uint8)
-
-
-def _over_image(below: Bytes, pixels: Bytes, opacity: float) -> Bytes:
-    """Opaque pixels at an opacity over others in eight bits, rounded as the browser's raster rounds."""
-    cover = int(opacity * 255 + 0.5)
-    above = (LEVELS * (cover + 1) >> 8).astype(np.uint8)
-    rest = (LEVELS * (256 - cover) >> 8).astype(np.uint8)
-    return above[pixels] + rest[below]
-
-
-def _over_translucent(below: Bytes, pixels: Bytes, opacity: float) -> Bytes:
-    """Bytes with an alpha of their own over others."""
-    alpha = pixels[:, :, 3:] * np.float32(opacity / 255)
-    under = below.astype(np.float32)
-    return np.rint(under + (pixels[:, :, :3] - under) * alpha).astype(np.uint8)
-
-
-def _paint_colour(canvas: Bytes, sheet: ColourSheet, region: Region) -> None:
-    found = _inner(sheet.box, region)
-    if found is None:
-        return
-    rows, columns, _ = found
-    alpha = sheet.colour.alpha * sheet.opacity
-    if alpha >= 1:
-        canvas[rows, columns] = _row(sheet.colour.rgb, columns.stop - columns.start)
-    elif alpha > 0:
-        canvas[rows, columns] = _over_colour(canvas[rows, columns], sheet.colour.rgb, alpha)
-
-
-def _span(sheet: ImageSheet, axis: int) -> tuple[float, float]:
-    """First and last px along an axis that a sheet may paint."""
-    box, tile = sheet.box, sheet.tile
-    first, last = (box.y, box.bottom) if axis else (box.x, box.right)
-    if sheet.period[axis] is not None:
-        return first, last
-    start, end = (tile.y, tile.bottom) if axis else (tile.x, tile.right)
-    return max(first, math.floor(start)), min(last, math.ceil(end))
-
-
-def _gaps(sheet: ImageSheet, axis: int, first: int, length: int) -> NDArray[np.bool_] | None:
-    """Which pixels along an axis lie on a tile, where tiles have space between them; None where all do."""
-    period = sheet.period[axis]
-    start, size = (sheet.tile.y, sheet.tile.height) if axis else (sheet.tile.x, sheet.tile.width)
-    if period is None or period <= size:
-        return None
-    return np.asarray(np.mod(np.arange(first, first + length) + 0.5 - start, period) < size)
-
-
-def _paint_image(canvas: Bytes, sheet: ImageSheet, region: Region, pictures: Sampler) -> None:
-    (left, right), (top, foot) = _span(sheet, 0), _span(sheet, 1)
-    found = _inner(Box(left, top, right - left, foot - top), region) if right > left and foot > top else None
-    if found is None or sheet.opacity <= 0 or sheet.tile.width <= 0 or sheet.tile.height <= 0:
-        return
-    rows, columns, part = found
-    below = canvas[rows, columns]
-    pixels = pictures.sampled(sheet, part)
-    if pixels.shape[2] == 4:
-        above = _over_translucent(below, pixels, sheet.opacity)
-    else:
-        above = pixels if sheet.opacity >= 1 else _over_image(below, pixels, sheet.opacity)
-    across, down = _gaps(sheet, 0, part[0], part[2]), _gaps(sheet, 1, part[1], part[3])
-    if across is not None:
-        above = np.where(across[None, :, None], above, below)
-    if down is not None:
-        above = np.where(down[:, None, None], above, below)
-    canvas[rows, columns] = above
-
-
 def paint(canvas: Bytes, sheets: Iterable[Sheet], region: Region, pictures: Sampler) -> None:
-    """Lay sheets over the canvas of a region, in place, bottom first."""
+    """Lay sheets over the canvas of a region, in place, bottom first. What lies below is opaque, so any blend mode
+    mixes with the canvas."""
     for sheet in sheets:
-        if isinstance(sheet, ImageSheet):
-            _paint_image(canvas, sheet, region, pictures)
-        else:
-            _paint_colour(canvas, sheet, region)
+        found = _inner(span_of(sheet), region)
+        if found is None or sheet.opacity <= 0:
+            continue
+        rows, columns, part = found
+        below = canvas[rows, columns]
+        if sheet.blend == "normal":
+            canvas[rows, columns] = laid_over(below, sheet, part, pictures)
+            continue
+        solid = np.ones((*below.shape[:2], 1), dtype=np.float32)
+        under = np.concatenate([below.astype(np.float32) / np.float32(255), solid], axis=2)
+        mixed = composite(under, source_of(sheet, part, pictures), sheet.blend)
+        canvas[rows, columns] = np.floor(mixed[..., :3] * 255 + np.float32(0.5)).astype(np.uint8)
+
+
+def group(sheets: Iterable[Sheet], region: Region, pictures: Sampler) -> Pixels:
+    """Sheets over nothing: premultiplied RGBA of a region, 0..1 (an isolated group)."""
+    found = np.zeros((region[3], region[2], 4), dtype=np.float32)
+    for sheet in sheets:
+        place = _inner(span_of(sheet), region)
+        if place is not None and sheet.opacity > 0:
+            rows, columns, part = place
+            source = source_of(sheet, part, pictures)
+            found[rows, columns] = composite(found[rows, columns], source, sheet.blend)
+    return found
+
+
+def needs_group(area: AreaRecord, sheets: Sequence[Sheet]) -> bool:
+    """Whether an area's sheets must be put together before they are laid down: where one blends over a base that is
+    not opaque, it would otherwise blend with what lies below the area."""
+    if area.kind == "page" or all(sheet.blend == "normal" for sheet in sheets):
+        return False
+    base = sheets[0]
+    return not (isinstance(base, ColourSheet) and base.id == "base" and base.colour.alpha >= 1)
+
+
+def _lay(canvas: Bytes, source: Pixels) -> None:
+    levels = canvas * (1 - source[..., 3:]) + source[..., :3] * np.float32(255)
+    canvas[:] = np.floor(levels + np.float32(0.5)).astype(np.uint8)
+
+
+def paint_area(canvas: Bytes, area: AreaRecord, sheets: Sequence[Sheet], region: Region, pictures: Sampler) -> None:
+    """Lay an area's sheets over the canvas of a region, in place: its own stack first where it is a group."""
+    if area.plate is not None:
+        base = [s for s in sheets if s.id == "base"]
+        above = [s for s in sheets if s.id != "base"]
+        inner = group(above, region, pictures) if above else None
+        _lay(canvas, framed(area.plate, area.box.snapped(), base[0] if base else None, inner, region))
+    elif needs_group(area, sheets):
+        _lay(canvas, group(sheets, region, pictures))
+    else:
+        paint(canvas, sheets, region, pictures)
 
 
 def blank(page: PageRecord, region: Region) -> Bytes:
     """A canvas of the page's base colour over white."""
     canvas = np.empty((region[3], region[2], 3), dtype=np.uint8)
     levels = np.rint(255 + (np.array(page.base.rgb) - 255) * page.base.alpha)
-    canvas[:] = _row(levels, region[2])
+    canvas[:] = row(levels, region[2])
     return canvas
 
 
@@ -133,11 +100,11 @@ def paint_backdrops(
     page: PageRecord,
     region: Region,
     pictures: Sampler,
-    keep: Callable[[AreaRecord], Iterable[Sheet]] = lambda area: area.sheets,
+    keep: Callable[[AreaRecord], Sequence[Sheet]] = lambda area: area.sheets,
 ) -> Bytes:
     """Everything behind the words in a region. `keep` chooses the sheets of an area that are painted."""
     canvas = blank(page, region)
     for area in page.areas:
-        if area.box.cut(Box(*region)):
-            paint(canvas, keep(area), region, pictures)
+        if area.touches(Box(*region)):
+            paint_area(canvas, area, keep(area), region, pictures)
     return canvas

@@ -1,5 +1,8 @@
 """Sampling a picture at a fractional place and size, as the browser's software raster does it."""
 
+import threading
+from collections import OrderedDict
+from collections.abc import Callable, Hashable
 from functools import lru_cache
 from typing import Protocol
 
@@ -87,10 +90,27 @@ class Sampler:
 
     def __init__(self, source: PictureSource) -> None:
         self._source = source
+        self._made: OrderedDict[Hashable, Pixels] = OrderedDict()
+        self._lock = threading.Lock()
         self._kept = lru_cache(maxsize=self.KEPT)(self._sample)
 
     def _sample(self, rendition: Rendition, drawn: Pair, start: Pair, part: Region, period: Periods) -> Picture:
         return sample(self._source.pixels(rendition), drawn, start, part, period)
+
+    def kept(self, key: Hashable, make: Callable[[], Pixels], size: int) -> Pixels:
+        """What was made for a key; made where it is not at hand. Only what is small (in px) is kept."""
+        if size > self.SMALL:
+            return make()
+        with self._lock:
+            if key in self._made:
+                self._made.move_to_end(key)
+                return self._made[key]
+        found = make()
+        with self._lock:
+            self._made[key] = found
+            while len(self._made) > self.KEPT:
+                self._made.popitem(last=False)
+        return found
 
     def sampled(self, sheet: ImageSheet, part: Region) -> Picture:
         """The pixels of an image sheet in a part of the page."""

@@ -138,7 +138,9 @@ def judge(
     if not letters:
         return Reading(block.id, situation, None, required, 1.0, 0.0, None, (), block.doubts)
     light = level_luminance(ground)
-    ratios = ratio_map(ground, light, block.fill, block.size)
+    stroke = block.stroke
+    fill = stroke.colour if stroke is not None and stroke.hollow else block.fill
+    ratios = ratio_map(ground, light, fill, block.size)
     everywhere = np.zeros(ratios.shape, dtype=bool)
     judged: list[Letter] = []
     for letter in letters:

@@ -8,8 +8,9 @@ from functools import lru_cache
 from ..colour.contrast import Requirement
 from ..document import Page, Site
 from ..draw.glyphs import Glyphs, Mask
-from ..draw.paint import blank, paint
+from ..draw.paint import blank, paint_area
 from ..draw.sample import PictureSource, Region, Sampler
+from ..draw.words import paint_around
 from ..resolve.fonts import FontBook
 from ..resolve.page import resolve_page
 from ..resolve.records import AreaRecord, BlockRecord, Box, PageRecord, Sheet
@@ -33,9 +34,10 @@ class Reader:
     def _place(self, block: BlockRecord) -> tuple[list[PlacedLetter], Region]:
         """The rings of a block's letters, and the region of the page that has to be painted to judge them."""
         radius = ring_radius(block.size)
+        hollow = block.stroke.width if block.stroke is not None and block.stroke.hollow else None
         placed: list[PlacedLetter] = []
         for number, line in enumerate(block.lines):
-            for cluster, left, top, mask in self.glyphs.letters(block, line):
+            for cluster, left, top, mask in self.glyphs.letters(block, line, hollow):
                 dx, dy, ring = self._grown(mask, radius)
                 x, y = left - mask.left + dx, top - mask.top + dy
                 placed.append(PlacedLetter(line.start + cluster, number, x, y, ring))  # type: ignore[arg-type]
@@ -60,14 +62,15 @@ class Reader:
         placed, region = self._placed(block)
         if not placed:
             return judge(block, placed, blank(page, (0, 0, 1, 1)), region, situation, level)
-        stacks = tuple(keep(area) for area in page.areas if area.sheets and area.box.cut(Box(*region)))
-        key = (block, stacks, page.base, situation, level)
+        there = tuple((a, keep(a)) for a in page.areas if (a.sheets or a.plate) and a.touches(Box(*region)))
+        key = (block, there, page.base, situation, level)
         if key in self._readings:
             self._readings.move_to_end(key)
             return self._readings[key]
         canvas = blank(page, region)
-        for stack in stacks:
-            paint(canvas, stack, region, self.pictures)
+        for area, sheets in there:
+            paint_area(canvas, area, sheets, region, self.pictures)
+        paint_around(canvas, block, region, self.glyphs)
         reading = judge(block, placed, canvas, region, situation, level)
         self._readings[key] = reading
         while len(self._readings) > self.KEPT:
@@ -76,16 +79,16 @@ class Reader:
 
     def resolve(self, site: Site, page: Page, situation: Situation) -> PageRecord:
         """The page as it is laid out in a situation."""
-        return resolve_page(site, page, situation.viewport, self.fonts)
+        return resolve_page(site, page, situation.viewport, self.fonts, pointed=situation.pointed)
 
     def read_page(self, site: Site, page: Page) -> list[tuple[Situation, list[Reading]]]:
         """Every block of a page in every situation. Readings come in the page's order."""
         found = []
         records: dict[str, PageRecord] = {}
         for situation in situations(site, page):
-            if situation.screen not in records:
-                records[situation.screen] = self.resolve(site, page, situation)
-            record = records[situation.screen]
+            if situation.key not in records:
+                records[situation.key] = self.resolve(site, page, situation)
+            record = records[situation.key]
             readings = [
                 self.read(record, b, situation.id, site.requirement, situation.sheets)
                 for b in record.blocks()

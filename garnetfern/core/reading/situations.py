@@ -1,4 +1,4 @@
-"""The ways in which a visitor can meet a page: every screen, at rest and with its pictures missing."""
+"""The ways in which a visitor can meet a page: every screen, at rest, pointed at, its pictures missing."""
 
 from collections.abc import Iterator
 from dataclasses import dataclass
@@ -10,13 +10,19 @@ from ..resolve.records import AreaRecord, ImageSheet, Sheet
 
 @dataclass(frozen=True)
 class Situation:
-    """One situation: a screen, and whether the pictures are missing. `name` is for people."""
+    """One situation: a screen, whether the pictures are missing, whether it is pointed at. `name` is for people."""
 
     id: str
     name: str
     screen: str
     viewport: Viewport
     missing: bool = False
+    pointed: bool = False
+
+    @property
+    def key(self) -> str:
+        """Situations of one key are laid out and resolved alike."""
+        return f"{self.screen}:over" if self.pointed else self.screen
 
     def sheets(self, area: AreaRecord) -> tuple[Sheet, ...]:
         """What of an area's backdrop is there in this situation."""
@@ -33,10 +39,16 @@ def _has_picture(page: Page) -> bool:
     )
 
 
+def _answers_the_pointer(page: Page) -> bool:
+    return any(a.backdrop.over for a in page.areas()) or any(b.lettering.over for b in page.blocks())
+
+
 def situations_of(screen: Screen, page: Page) -> Iterator[Situation]:
     """The situations of one screen."""
     viewport = Viewport(screen.width, screen.height)
     yield Situation(f"{screen.id}:rest", screen.name, screen.id, viewport)
+    if _answers_the_pointer(page):
+        yield Situation(f"{screen.id}:over", f"{screen.name}, pointer over", screen.id, viewport, pointed=True)
     if _has_picture(page):
         yield Situation(f"{screen.id}:missing", f"{screen.name}, picture missing", screen.id, viewport, True)
 

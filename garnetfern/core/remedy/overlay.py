@@ -37,7 +37,7 @@ class _Trial:
         records: dict[str, PageRecord] = {}
         self.area = area.id
         for situation in situations(site, page):
-            record = records.setdefault(situation.screen, reader.resolve(site, page, situation))
+            record = records.setdefault(situation.key, reader.resolve(site, page, situation))
             found = record.area(area.id)
             inside = frozenset(found.blocks if found else ())
             self.cases += [(situation, record, b) for b in record.blocks() if b.lines and b.id in inside]

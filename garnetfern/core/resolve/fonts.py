@@ -73,7 +73,7 @@ class Face:
 
 @dataclass(frozen=True, eq=False)
 class Family:
-    """A family: its faces, most special first, and the weights it has."""
+    """A family: its faces, most special first, the weights it has, and its italic faces, if it has any."""
 
     name: str
     category: str
@@ -82,6 +82,12 @@ class Family:
     most_weight: int
     variable: bool
     faces: tuple[Face, ...]
+    italics: tuple[Face, ...] = ()
+
+    @property
+    def files(self) -> tuple[Face, ...]:
+        """All its faces, upright and italic."""
+        return self.faces + self.italics
 
     @property
     def stack(self) -> str:
@@ -96,9 +102,10 @@ class Family:
         """Whether the browser would fake this weight by thickening the letters."""
         return wanted >= 600 and self.most_weight < 600
 
-    def face_for(self, code: int) -> Face | None:
+    def face_for(self, code: int, italic: bool = False) -> Face | None:
         """The face that shows a code point, or None when the family has no glyph for it."""
-        return next((face for face in reversed(self.faces) if face.serves(code)), None)
+        faces = self.italics if italic and self.italics else self.faces
+        return next((face for face in reversed(faces) if face.serves(code)), None)
 
     def ascent_descent(self, size: float) -> tuple[int, int]:
         """Ascent and descent in px, each rounded as the browser rounds them."""
@@ -123,7 +130,7 @@ class FontBook:
 
     def face(self, face_id: str) -> Face:
         """The face of this id."""
-        return next(face for family in self.families for face in family.faces if face.id == face_id)
+        return next(face for family in self.families for face in family.files if face.id == face_id)
 
     def family(self, name: str) -> Family:
         """The family of this name; the document guarantees that it is there."""
@@ -131,4 +138,4 @@ class FontBook:
 
     def family_of(self, face_id: str) -> Family:
         """The family a face belongs to."""
-        return next(family for family in self.families if any(face.id == face_id for face in family.faces))
+        return next(family for family in self.families if any(face.id == face_id for face in family.files))

@@ -174,5 +174,13 @@ def image_sheet(layer: ImageLayer, asset: Asset, room: Room, rendition: Renditio
     across = _axis(area.x, area.width, width, size[0], layer, 0, room.viewport)
     down = _axis(area.y, area.height, height, size[1], layer, 1, room.viewport)
     tile = Box(across.start, down.start, across.size, down.size)
-    period = (across.period, down.period)
-    return ImageSheet(layer.id, room.clip.snapped(), tile, rendition, layer.opacity, period)
+    return ImageSheet(
+        layer.id,
+        room.clip.snapped(),
+        tile,
+        rendition,
+        (across.period, down.period),
+        layer.filter,
+        opacity=layer.opacity,
+        blend=layer.blend,
+    )

@@ -10,10 +10,19 @@ from ..colour.notation import parse_colour
 from ..document import Asset, Band, Block, Column, Page, Site, page_on, screen_for
 from .fonts import FontBook
 from .lengths import Scale, Viewport, layout_unit
+from .lettering import (
+    doubts_of,
+    menu_items,
+    natural_width,
+    plate_spaces,
+    setting_of,
+    shadow_of,
+    shown_wording,
+    stroke_of,
+)
 from .lines import set_lines
-from .menu import menu_wording, set_menu
+from .menu import set_menu
 from .records import BandRecord, BlockRecord, Box, ColumnRecord, PageRecord
-from .shape import Setting
 
 STACK_BELOW = 600
 """Columns that nothing else is said of stand one under the other on viewports narrower than this, CSS px."""
@@ -44,31 +53,39 @@ class _Setter:
         self.pictures: Pictures = []
 
     def _words(self, block: Block, room: float, x: float, y: float) -> BlockRecord:
-        lettering = block.lettering
-        size = Scale(self.viewport).px(lettering.size)
-        family = self.fonts.family(lettering.font)
-        setting = Setting(family, family.weight(lettering.weight), size)
+        set_ = setting_of(block, self.fonts, self.viewport)
+        size, family, lettering = set_.size, set_.family, block.lettering
         align = lettering.align or self.band.content.align
+        beside, above, _, _ = plate_spaces(block, self.viewport, size, room)
         width, left = self._width(block, room, x, size, align)
-        wording = block.wording
+        wording = shown_wording(block)
+        if block.plate is not None and block.plate.fit:
+            fitting = min(width, natural_width(block, wording, set_) + 2 * beside)
+            left += {"start": 0.0, "center": (width - fitting) / 2, "end": width - fitting}[align]
+            width = fitting
+        inner = max(0.0, width - 2 * beside)
         if block.kind == "menu":
-            wording = menu_wording(block.items)
-            lines, missing, height = set_menu(block.items, setting, size * lettering.line, width, align, left, y)
+            lines, missing, height = set_menu(
+                menu_items(block), set_, size * lettering.line, inner, align, left + beside, y + above
+            )
         else:
-            lines, missing = set_lines(wording, setting, size * lettering.line, width, align, left, y)
+            lines, missing = set_lines(wording, set_, size * lettering.line, inner, align, left + beside, y + above)
             height = sum(line.height for line in lines)
-        doubts = [f"There is no glyph in {family.name} for {' '.join(sorted(set(missing)))}"] if missing else []
-        if "\u00ad" in wording:
-            doubts.append("It has soft hyphens, whose breaks are not computed")
-        box = Box(left, y, width, height)
+        box = Box(left, y, width, height + 2 * above)
+        stroke, shadow = stroke_of(lettering, size, self.viewport), shadow_of(lettering, size, self.viewport)
         fill = parse_colour(lettering.colour)
-        return BlockRecord(block.id, box, lines, family.name, setting.weight, size, fill, wording, tuple(doubts))
+        doubts = doubts_of(wording, missing, family.name, lettering.capitals, self.site.language)
+        return BlockRecord(
+            block.id, box, lines, family.name, set_.weight, size, fill, wording, doubts, True, stroke, shadow
+        )
 
     def _width(self, block: Block, room: float, x: float, size: float, align: str) -> tuple[float, float]:
-        width = room
+        _, _, space, _ = plate_spaces(block, self.viewport, size, room)
+        free = max(0.0, room - 2 * space)
+        width = free
         if block.width is not None:
-            width = min(room, layout_unit(Scale(self.viewport, size, room).px(block.width)))
-        return width, x + {"start": 0.0, "center": (room - width) / 2, "end": room - width}[align]
+            width = min(free, layout_unit(Scale(self.viewport, size, room).px(block.width)))
+        return width, x + space + {"start": 0.0, "center": (free - width) / 2, "end": free - width}[align]
 
     def _space(self, block: Block, room: float, x: float, y: float) -> BlockRecord:
         """A block without letters: a picture or space."""
@@ -89,13 +106,16 @@ class _Setter:
         gap = layout_unit(Scale(self.viewport).px(column.gap))
         records: list[BlockRecord] = []
         top = y + inner
-        for n, block in enumerate(b for b in column.blocks if b.visible):
+        free = max(0.0, room - 2 * inline)
+        for n, block in enumerate(b for b in column.blocks if b.visible and not b.heard):
             if n:
                 top += gap
             make = self._space if block.kind in ("picture", "space") else self._words
-            record = make(block, max(0.0, room - 2 * inline), x + inline, top)
+            size = Scale(self.viewport).px(block.lettering.size)
+            outer = plate_spaces(block, self.viewport, size, free)[3]
+            record = make(block, free, x + inline, top + outer)
             records.append(record)
-            top += record.box.height
+            top += record.box.height + 2 * outer
         box = Box(x, y, room, top + inner - y)
         return ColumnRecord(column.id, box, tuple(r.id for r in records)), records
 
@@ -180,10 +200,16 @@ def page_width(page: Page, viewport: Viewport) -> float:
     return min(viewport.width, layout_unit(Scale(viewport, base=viewport.width).px(page.width)))
 
 
+_PLATES: Any = {"__all__": {"plate": {"backdrop"}}}
 _UNPAINTED: Any = {
     "backdrop": True,
     "joins": True,
-    "bands": {"__all__": {"backdrop": True, "columns": {"__all__": {"backdrop"}}}},
+    "bands": {
+        "__all__": {
+            "backdrop": True,
+            "columns": {"__all__": {"backdrop": True, "blocks": {"__all__": {"plate": {"backdrop"}}}}},
+        }
+    },
 }
 """What of a page does not move its boxes: changes of it are what people make most, while they look."""
 

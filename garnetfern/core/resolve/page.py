@@ -3,13 +3,18 @@
 from dataclasses import replace
 
 from ..colour.notation import parse_colour
-from ..document import Backdrop, Block, Crop, ImageLayer, Join, Page, Site
+from ..document import Asset, Backdrop, Block, Column, Crop, ImageLayer, Join, Page, Site, pointed_at
 from .fonts import FontBook
-from .image import Room, choose_rendition, image_sheet, shown_width
+from .image import Room, choose_rendition, shown_width
+from .layers import LayerPlace, resolve_layer
 from .layout import lay_out_page, picture_size
-from .lengths import Viewport
-from .records import AreaRecord, BandRecord, Box, ColourSheet, ImageSheet, PageRecord, Sheet
+from .lengths import Scale, Viewport
+from .plate import resolve_plate
+from .records import AreaRecord, BandRecord, Box, ColourSheet, ImageSheet, PageRecord, Rendition, Sheet
 from .serving import ServingRange, serving_range
+
+BLUR_REACH = 3
+"""A blurred picture reaches past its area by this many times its blur."""
 
 
 def join_box(join: Join, page: Page, bands: dict[str, BandRecord]) -> Box | None:
@@ -22,7 +27,21 @@ def join_box(join: Join, page: Page, bands: dict[str, BandRecord]) -> Box | None
     return Box(found[0].x, found[0].y, found[0].width, found[-1].bottom - found[0].y)
 
 
-def bare_areas(page: Page, record: PageRecord) -> list[tuple[AreaRecord, Backdrop]]:
+def _plates(column: Column, laid: BandRecord, viewport: Viewport) -> list[tuple[AreaRecord, Backdrop]]:
+    """The plates of a column's blocks that are to be seen."""
+    boxes = {b.id: b for b in laid.blocks}
+    found = []
+    for block in column.blocks:
+        if block.plate is not None and block.id in boxes:
+            scale = Scale(viewport, boxes[block.id].size)
+            area = AreaRecord(
+                block.id, "block", boxes[block.id].box, (), (block.id,), resolve_plate(block.plate, scale)
+            )
+            found.append((area, block.plate.backdrop))
+    return found
+
+
+def bare_areas(page: Page, record: PageRecord, viewport: Viewport) -> list[tuple[AreaRecord, Backdrop]]:
     """All areas of a laid out page in the order of painting, without their sheets, each with its backdrop.
 
     The page's own base is the canvas, so it is left out of its area's backdrop.
@@ -46,6 +65,7 @@ def bare_areas(page: Page, record: PageRecord) -> list[tuple[AreaRecord, Backdro
         found.append((AreaRecord(band.id, "band", laid.box, (), tuple(b.id for b in laid.blocks)), band.backdrop))
         for column, place in zip(band.columns, laid.columns, strict=True):
             found.append((AreaRecord(column.id, "column", place.box, (), place.blocks), column.backdrop))
+            found += _plates(column, laid, viewport)
     return found
 
 
@@ -64,7 +84,7 @@ def layer_room(layer: ImageLayer, box: Box, viewport: Viewport, scroll: float | 
         behind = 0.0 if scroll is None else lag * (scroll - (box.y + box.height / 2 - viewport.height / 2))
         moved = min(extra, max(-extra, behind))
         return Room(box, Box(box.x, box.y - extra + moved, box.width, box.height + 2 * extra), viewport)
-    return Room(box, box, viewport)
+    return Room(box, box.grown(BLUR_REACH * layer.filter.blur), viewport)
 
 
 class Windows:
@@ -79,7 +99,7 @@ class Windows:
         if span.least not in self._laid:
             viewport = Viewport(span.fit, span.height)
             shown, record = lay_out_page(self.site, self.page, viewport, self.fonts)
-            boxes = {area.id: area.box for area, _ in bare_areas(shown, record)}
+            boxes = {area.id: area.box for area, _ in bare_areas(shown, record, viewport)}
             self._laid[span.least] = (shown, record, boxes)
         return self._laid[span.least]
 
@@ -134,33 +154,36 @@ def _picture_areas(page: Page, record: PageRecord, windows: Windows, span: Servi
 def _sheets(
     area: AreaRecord, backdrop: Backdrop, windows: Windows, span: ServingRange, viewport: Viewport, scroll: float | None
 ) -> tuple[Sheet, ...]:
-    site, box = windows.site, area.box
-    sheets: list[Sheet] = []
-    if backdrop.base:
-        sheets.append(ColourSheet("base", box.snapped(), parse_colour(backdrop.base)))
-    for layer in backdrop.layers:
-        if not layer.visible:
-            continue
-        if not isinstance(layer, ImageLayer):
-            sheets.append(ColourSheet(layer.id, box.snapped(), parse_colour(layer.colour), layer.opacity))
-            continue
-        asset = site.asset(layer.asset)
-        room = layer_room(layer, box, viewport, scroll)
+    box = area.box.snapped()
+
+    def picture(layer: ImageLayer) -> tuple[Asset, Room, Rendition]:
+        asset = windows.site.asset(layer.asset)
+        room = layer_room(layer, inner, viewport, scroll)
         needed = windows.needed(area.id, layer, span)
         wide = needed[1] if needed else shown_width(layer, asset, room)
-        sheets.append(image_sheet(layer, asset, room, choose_rendition(asset, layer.crop, wide)))
-    return tuple(sheets)
+        return asset, room, choose_rendition(asset, layer.crop, wide)
+
+    inner = area.box if area.plate is None else area.plate.inner(area.box)
+    place = LayerPlace(inner.snapped(), viewport, picture)
+    base = [ColourSheet("base", box, parse_colour(backdrop.base))] if backdrop.base else []
+    return (*base, *(resolve_layer(layer, place) for layer in backdrop.layers if layer.visible))
 
 
-def resolve_page(site: Site, page: Page, viewport: Viewport, fonts: FontBook, scroll: float = 0.0) -> PageRecord:
-    """The whole page at one viewport, scrolled by `scroll` px. Pure: the same arguments give the same record."""
+def resolve_page(
+    site: Site, page: Page, viewport: Viewport, fonts: FontBook, scroll: float = 0.0, pointed: bool = False
+) -> PageRecord:
+    """The whole page at one viewport, scrolled by `scroll` px. Pure: the same arguments give the same record.
+
+    With `pointed` the pointer is over every area at once that has a state for it.
+    """
+    page = pointed_at(page) if pointed else page
     shown, record = lay_out_page(site, page, viewport, fonts)
     windows = Windows(site, page, fonts)
     span = serving_range(site.screens, viewport.width)
     moved = scroll if record.height > viewport.height else None
     areas = [
         replace(area, sheets=_sheets(area, backdrop, windows, span, viewport, moved))
-        for area, backdrop in bare_areas(shown, record)
+        for area, backdrop in bare_areas(shown, record, viewport)
     ]
     pictures = _picture_areas(shown, record, windows, span)
     return replace(record, areas=(*areas, *pictures))

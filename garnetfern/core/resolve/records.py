@@ -2,10 +2,12 @@
 
 import math
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import Literal
 
 from ..colour.notation import Rgba
+from ..document.layers import BlendMode
+from ..document.layers.image import PLAIN, Filter
 
 
 @dataclass(frozen=True)
@@ -31,6 +33,10 @@ class Box:
         """Edges rounded to whole px, as the browser snaps boxes before it paints them."""
         left, top = round_half_up(self.x), round_half_up(self.y)
         return Box(left, top, round_half_up(self.right) - left, round_half_up(self.bottom) - top)
+
+    def grown(self, by: float) -> "Box":
+        """The box with every edge moved outwards."""
+        return Box(self.x - by, self.y - by, self.width + 2 * by, self.height + 2 * by)
 
     def cut(self, other: "Box") -> "Box | None":
         """What both have in common, or None."""
@@ -59,31 +65,83 @@ class Rendition:
 
 
 @dataclass(frozen=True)
-class ColourSheet:
-    """A colour over `box`."""
+class Sheet:
+    """What a layer became: something that is painted into `box`, at an opacity, mixed in by a blend mode."""
 
     id: str
     box: Box
-    colour: Rgba
-    opacity: float = 1.0
+    opacity: float = field(default=1.0, kw_only=True)
+    blend: BlendMode = field(default="normal", kw_only=True)
 
 
 @dataclass(frozen=True)
-class ImageSheet:
+class ColourSheet(Sheet):
+    """A colour over `box`."""
+
+    colour: Rgba
+
+
+@dataclass(frozen=True)
+class ImageSheet(Sheet):
     """A picture: `tile` is where the whole rendition lies, `box` is the part of the page it may paint.
 
     `period` is how far apart tiles repeat across and down, px; None where there is one tile on that axis.
     """
 
-    id: str
-    box: Box
     tile: Box
     rendition: Rendition
-    opacity: float = 1.0
     period: tuple[float | None, float | None] = (None, None)
+    filter: Filter = PLAIN
 
 
-Sheet = ColourSheet | ImageSheet
+@dataclass(frozen=True)
+class Ramp:
+    """A gradient in px of the page: stops as (place, colour) in rising order, 0..1 along its line, radius or turn.
+
+    linear: `origin` is where 0 is, `axis` the way from there to 1. radial: `origin` is the centre, `axis` both radii.
+    conic: `origin` is the centre, `axis[0]` the angle it begins at, degrees clockwise from the top.
+    """
+
+    shape: Literal["linear", "radial", "conic"]
+    origin: tuple[float, float]
+    axis: tuple[float, float]
+    stops: tuple[tuple[float, Rgba], ...]
+    repeating: bool = False
+    space: Literal["srgb", "oklab"] = "srgb"
+
+
+@dataclass(frozen=True)
+class GradientSheet(Sheet):
+    """Gradients over `box`, bottom first; together they are one sheet."""
+
+    ramps: tuple[Ramp, ...]
+
+
+@dataclass(frozen=True)
+class PatternSheet(Sheet):
+    """A colour through a tile's figure: `svg` is one tile of `size` px, its first corner at `origin` before the turn.
+
+    The turn is in degrees, clockwise, about the corner of `box`.
+    """
+
+    colour: Rgba
+    svg: str
+    size: tuple[int, int]
+    origin: tuple[float, float]
+    turn: float
+
+
+@dataclass(frozen=True)
+class ShapeSheet(Sheet):
+    """A colour or a gradient through a silhouette, which `svg` draws at the size of `place`.
+
+    With `outside` everything but the silhouette is painted.
+    """
+
+    fill: "Rgba | Ramp"
+    svg: str
+    place: Box
+    outside: bool = False
 
 
 @dataclass(frozen=True)
@@ -112,10 +170,31 @@ class Line:
 
 
 @dataclass(frozen=True)
+class ShadowRecord:
+    """A shadow: how far it is moved, its blur and spread in px (Backgrounds 3, section 6), and its colour."""
+
+    across: float
+    down: float
+    blur: float
+    spread: float
+    colour: Rgba
+
+
+@dataclass(frozen=True)
+class Stroke:
+    """A line along the letters' outlines, `width` px wide in all. Hollow letters have no fill but this."""
+
+    width: float
+    colour: Rgba
+    hollow: bool = False
+
+
+@dataclass(frozen=True)
 class BlockRecord:
     """A block: box, lines, and the letters' fill. `doubts` say why it cannot be vouched for.
 
-    A picture or a space has no `words`."""
+    A picture or a space has no `words`. `shadow` and `stroke` are what is painted behind the letters' fill.
+    """
 
     id: str
     box: Box
@@ -127,6 +206,8 @@ class BlockRecord:
     wording: str
     doubts: tuple[str, ...] = ()
     words: bool = True
+    stroke: Stroke | None = None
+    shadow: ShadowRecord | None = None
 
 
 @dataclass(frozen=True)
@@ -152,14 +233,41 @@ class BandRecord:
 
 
 @dataclass(frozen=True)
+class PlateRecord:
+    """How a block's plate is framed, in px: its corners, key line and shadow."""
+
+    radius: float = 0.0
+    line: float = 0.0
+    line_colour: Rgba | None = None
+    shadow: ShadowRecord | None = None
+
+    def inner(self, box: Box) -> Box:
+        """Where its layers lie: inside the key line."""
+        return box.grown(-self.line)
+
+    @property
+    def reach(self) -> float:
+        """How far its shadow reaches past its box, px."""
+        if self.shadow is None:
+            return 0.0
+        return max(abs(self.shadow.across), abs(self.shadow.down)) + self.shadow.spread + 1.5 * self.shadow.blur + 1
+
+
+@dataclass(frozen=True)
 class AreaRecord:
     """Anything with a backdrop: its box, its sheets from bottom to top, and the ids of the blocks that stand in it."""
 
     id: str
-    kind: Literal["page", "join", "band", "column", "picture"]
+    kind: Literal["page", "join", "band", "column", "block", "picture"]
     box: Box
     sheets: tuple[Sheet, ...] = ()
     blocks: tuple[str, ...] = ()
+    plate: PlateRecord | None = None
+
+    def touches(self, region: Box) -> bool:
+        """Whether it may paint something there."""
+        box = self.box if self.plate is None else self.box.grown(self.plate.reach)
+        return box.cut(region) is not None
 
 
 @dataclass(frozen=True)

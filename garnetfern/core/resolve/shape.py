@@ -10,15 +10,19 @@ from .fonts import Face, Family, used_size
 from .records import Run
 
 _UNIT = 1 / 65536
+UNJOINED = {"liga": False, "clig": False}
+"""Spaced letters are not joined (CSS Text 3, section 8.2)."""
 
 
 @dataclass(frozen=True)
 class Setting:
-    """A family at a size and weight, ready to shape with."""
+    """A family at a size and weight, ready to shape with; `spacing` is added behind each cluster, px."""
 
     family: Family
     weight: int
     size: float
+    spacing: float = 0.0
+    italic: bool = False
 
     @property
     def used(self) -> float:
@@ -39,11 +43,11 @@ class Shaped:
     unsafe: frozenset[int] = frozenset()
 
 
-def _pieces(text: str, family: Family) -> list[tuple[int, str, Face | None]]:
+def _pieces(text: str, family: Family, italic: bool) -> list[tuple[int, str, Face | None]]:
     """The text cut where the face changes: start, piece, face."""
     pieces: list[tuple[int, str, Face | None]] = []
     for at, character in enumerate(text):
-        face = family.face_for(ord(character))
+        face = family.face_for(ord(character), italic)
         if pieces and pieces[-1][2] is face:
             start, piece, _ = pieces[-1]
             pieces[-1] = (start, piece + character, face)
@@ -59,18 +63,20 @@ def shape(text: str, setting: Setting) -> Shaped:
     missing = ""
     unsafe = set(range(1, len(text)))
     pen = 0.0
-    for start, piece, face in _pieces(text, setting.family):
+    for start, piece, face in _pieces(text, setting.family, setting.italic):
         if face is None:
             missing += piece
             unsafe -= set(range(start, start + len(piece)))
-            pen += setting.used * len(piece)
+            pen += (setting.used + setting.spacing) * len(piece)
             continue
         buffer = hb.Buffer()
         buffer.add_str(piece)
         buffer.guess_segment_properties()
-        hb.shape(face.sized(setting.used, setting.weight, setting.family.variable), buffer)
+        font = face.sized(setting.used, setting.weight, setting.family.variable)
+        hb.shape(font, buffer, UNJOINED if setting.spacing else None)
         glyphs, xs, ys, clusters = [], [], [], []
-        for info, position in zip(buffer.glyph_infos, buffer.glyph_positions, strict=True):
+        ends = [*(i.cluster for i in buffer.glyph_infos[1:]), None]
+        for info, position, after in zip(buffer.glyph_infos, buffer.glyph_positions, ends, strict=True):
             glyphs.append(info.codepoint)
             xs.append(pen + position.x_offset * _UNIT)
             ys.append(position.y_offset * _UNIT)
@@ -78,6 +84,8 @@ def shape(text: str, setting: Setting) -> Shaped:
             if not info.flags & hb.GlyphFlags.UNSAFE_TO_BREAK:
                 unsafe.discard(start + info.cluster)
             pen += position.x_advance * _UNIT
+            if after != info.cluster:
+                pen += setting.spacing
         runs.append(Run(face.id, tuple(glyphs), tuple(xs), tuple(ys), tuple(clusters)))
     return Shaped(tuple(runs), pen, missing, frozenset(unsafe))
 

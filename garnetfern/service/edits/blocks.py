@@ -4,7 +4,19 @@ from typing import Any, Literal
 
 from ...core.document import Block, Column, Lettering, MenuItem, Page, Site
 from ...core.errors import GarnetfernError
-from .common import Asked, Edited, Ids, block_of, by_light, column_of, luminance_of, page_of, with_column, with_page
+from .common import (
+    Asked,
+    Edited,
+    Ids,
+    block_of,
+    by_light,
+    column_of,
+    copied_block,
+    luminance_of,
+    page_of,
+    with_column,
+    with_page,
+)
 
 
 class NoPictureError(GarnetfernError):
@@ -133,7 +145,7 @@ def duplicate_block(site: Site, asked: DuplicateBlock) -> Edited:
     """The copy is chosen then."""
     page = page_of(site, asked.page)
     column, at, block = block_of(page, asked.block)
-    copy = block.model_copy(update={"id": Ids(page).free(block.id)})
+    copy = copied_block(block, Ids(page))
     blocks = (*column.blocks[: at + 1], copy, *column.blocks[at + 1 :])
     page = with_column(page, column.model_copy(update={"blocks": blocks}))
     return Edited(with_page(site, page), f"Duplicate {block.wording[:30] or 'a ' + block.kind}", copy.id)

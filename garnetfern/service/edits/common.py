@@ -8,7 +8,7 @@ from pydantic import BaseModel, ConfigDict
 
 from ...core.colour.notation import parse_colour
 from ...core.colour.spaces import luminance
-from ...core.document import Band, Block, Column, Page, Site
+from ...core.document import Backdrop, Band, Block, Column, Page, Site
 from ...core.errors import NotFoundError
 
 RESERVED = frozenset({"base", "words"})
@@ -105,15 +105,28 @@ class Ids:
         return name
 
 
-def copied_backdrop(backdrop: Any, ids: Ids) -> Any:
-    """A backdrop whose layers have ids of their own."""
-    layers = tuple(x.model_copy(update={"id": ids.free(x.id)}) for x in backdrop.layers)
-    return backdrop.model_copy(update={"layers": layers})
+def copied_backdrop(backdrop: Backdrop, ids: Ids) -> Backdrop:
+    """A backdrop whose layers have ids of their own; what changes under the pointer follows them."""
+    names = {layer.id: ids.free(layer.id) for layer in backdrop.layers}
+    layers = tuple(x.model_copy(update={"id": names[x.id]}) for x in backdrop.layers)
+    over = backdrop.over
+    if over is not None:
+        over = over.model_copy(update={"layers": {names[k]: v for k, v in over.layers.items()}})
+    return backdrop.model_copy(update={"layers": layers, "over": over})
+
+
+def copied_block(block: Block, ids: Ids) -> Block:
+    """A block whose id and plate's layers are its own."""
+    update: dict[str, Any] = {"id": ids.free(block.id)}
+    if block.plate is not None:
+        plate = block.plate
+        update["plate"] = plate.model_copy(update={"backdrop": copied_backdrop(plate.backdrop, ids)})
+    return block.model_copy(update=update)
 
 
 def copied_column(column: Column, ids: Ids) -> Column:
     """A column whose parts have ids of their own."""
-    blocks = tuple(b.model_copy(update={"id": ids.free(b.id)}) for b in column.blocks)
+    blocks = tuple(copied_block(b, ids) for b in column.blocks)
     backdrop = copied_backdrop(column.backdrop, ids)
     return column.model_copy(update={"id": ids.free(column.id), "blocks": blocks, "backdrop": backdrop})
 

@@ -1,0 +1,38 @@
+"""How each kind of layer is said in CSS. A module here has the name of its kind, and two functions:
+
+`declarations(layer, site)`, those of its own element, but for its opacity and how it blends, and
+`backgrounds(layer, ruling)`, the backgrounds by which it is said in one rule, bottom first, its opacity included;
+what cannot be said there it notes in `ruling.left_out`.
+"""
+
+import sys
+from types import ModuleType
+
+from ...document import LayerBase, Site
+from ...registry import entries
+from ..declarations import Declarations, number
+from ._ruling import Background, Ruling
+
+EMITTERS: dict[str, ModuleType] = entries(sys.modules[__name__])
+"""The module of every kind."""
+
+
+def layer_declarations(layer: LayerBase, site: Site) -> Declarations:
+    """All of a layer but its picture files."""
+    kind: str = layer.kind  # type: ignore[attr-defined]
+    found: Declarations = EMITTERS[kind].declarations(layer, site)
+    if layer.opacity < 1:
+        found = [*found, ("opacity", number(layer.opacity))]
+    if layer.blend != "normal":
+        found = [*found, ("mix-blend-mode", layer.blend)]
+    return found
+
+
+def layer_backgrounds(layer: LayerBase, ruling: Ruling) -> list[Background]:
+    """A layer as backgrounds of one rule, bottom first."""
+    kind: str = layer.kind  # type: ignore[attr-defined]
+    found: list[Background] = EMITTERS[kind].backgrounds(layer, ruling)
+    return found
+
+
+__all__ = ["EMITTERS", "Background", "Ruling", "layer_backgrounds", "layer_declarations"]

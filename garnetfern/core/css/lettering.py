@@ -1,0 +1,49 @@
+"""How words are set, as CSS."""
+
+from ..colour.notation import parse_colour
+from ..document import Block, Lettering, Page
+from ..resolve.fonts import FontBook
+from .declarations import Declarations, number
+
+
+def lettering_declarations(lettering: Lettering, fonts: FontBook) -> Declarations:
+    """The declarations of a block's letters."""
+    family = fonts.family(lettering.font)
+    found: Declarations = [
+        ("font-family", family.stack),
+        ("font-weight", str(family.weight(lettering.weight))),
+        ("font-size", lettering.size),
+        ("line-height", number(lettering.line)),
+        ("color", lettering.colour),
+    ]
+    if lettering.italic and family.italics:
+        found.append(("font-style", "italic"))
+    if lettering.spacing not in ("0", "0px"):
+        found.append(("letter-spacing", lettering.spacing))
+    if lettering.capitals:
+        found.append(("text-transform", "uppercase"))
+    outline = lettering.outline
+    if outline is not None:
+        width = outline.width if lettering.hollow else f"calc(2 * {outline.width})"
+        found.append(("-webkit-text-stroke", f"{width} {parse_colour(outline.colour).css()}"))
+        found.append(("paint-order", "stroke fill"))
+    if lettering.hollow:
+        found.append(("-webkit-text-fill-color", "transparent"))
+    shadow = lettering.shadow
+    if shadow is not None:
+        colour = parse_colour(shadow.colour).css()
+        found.append(("text-shadow", f"{shadow.across} {shadow.down} {shadow.blur} {colour}"))
+    return found
+
+
+def over_selector(block: Block) -> str:
+    """What of a block is pointed at or holds the focus when its letters take their other colour."""
+    if block.kind == "button":
+        return f".gf-{block.id}:is(:hover, :focus-visible)"
+    return f".gf-{block.id} a:is(:hover, :focus-visible)"
+
+
+def over_lettering(page: Page) -> dict[str, Declarations]:
+    """The letters' other colours, by selector."""
+    blocks = (b for b in page.blocks() if b.lettering.over is not None)
+    return {over_selector(b): [("color", b.lettering.over or "")] for b in blocks}

@@ -1,0 +1,38 @@
+"""What every layer has, and the sixteen ways of blending."""
+
+from typing import Literal
+
+from ..base import Fraction, Identifier, Model, Name
+
+BlendMode = Literal[
+    "normal",
+    "multiply",
+    "screen",
+    "overlay",
+    "darken",
+    "lighten",
+    "color-dodge",
+    "color-burn",
+    "hard-light",
+    "soft-light",
+    "difference",
+    "exclusion",
+    "hue",
+    "saturation",
+    "color",
+    "luminosity",
+]
+
+
+class LayerBase(Model):
+    """One sheet of a backdrop. `blend` is how it mixes with what lies below it in its own area."""
+
+    id: Identifier
+    name: Name
+    visible: bool = True
+    opacity: Fraction = 1.0
+    blend: BlendMode = "normal"
+
+    def assets(self) -> tuple[str, ...]:
+        """The ids of the pictures it shows."""
+        return ()

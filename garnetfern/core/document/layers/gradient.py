@@ -1,0 +1,13 @@
+"""A gradient over the whole area."""
+
+from typing import Literal
+
+from ..gradient import Gradient
+from ._base import LayerBase
+
+
+class GradientLayer(LayerBase):
+    """A gradient over the whole area."""
+
+    kind: Literal["gradient"] = "gradient"
+    gradient: Gradient

@@ -1,0 +1,63 @@
+"""Plates: round corners, a key line and a shadow (CSS Backgrounds 3, sections 5 and 6)."""
+
+import math
+
+import cv2
+import numpy as np
+
+from ..colour.notation import Rgba
+from ..colour.spaces import Pixels
+from ..resolve.records import Box, PlateRecord, ShadowRecord, Sheet
+from .blend import composite
+from .figure import inked
+from .sample import Region
+
+
+def rounded(box: Box, radius: float, region: Region) -> Pixels:
+    """How much of each pixel of a region a box with round corners covers, 0..1."""
+    if box.width <= 0 or box.height <= 0:
+        return np.zeros((region[3], region[2]), dtype=np.float32)
+    radius = max(0.0, min(radius, box.width / 2, box.height / 2))
+    x = np.arange(region[0], region[0] + region[2])[None, :] + 0.5
+    y = np.arange(region[1], region[1] + region[3])[:, None] + 0.5
+    across = np.abs(x - (box.x + box.width / 2)) - (box.width / 2 - radius)
+    down = np.abs(y - (box.y + box.height / 2)) - (box.height / 2 - radius)
+    outside = np.hypot(np.maximum(across, 0), np.maximum(down, 0)) + np.minimum(np.maximum(across, down), 0)
+    return np.asarray(np.clip(0.5 - (outside - radius), 0, 1), dtype=np.float32)
+
+
+def premultiplied(colour: Rgba) -> Pixels:
+    """One pixel of a colour, 0..1."""
+    return np.array([*(v / 255 * colour.alpha for v in colour.rgb), colour.alpha], dtype=np.float32)
+
+
+def _shadow(shadow: ShadowRecord, box: Box, radius: float, region: Region) -> Pixels:
+    """A shadow's coverage; its blur radius is twice its standard deviation."""
+    sigma = shadow.blur / 2
+    margin = math.ceil(3 * sigma)
+    cast = box.grown(shadow.spread)
+    cast = Box(cast.x + shadow.across, cast.y + shadow.down, cast.width, cast.height)
+    corner = max(0.0, radius + shadow.spread) if radius else 0.0
+    wide = (region[0] - margin, region[1] - margin, region[2] + 2 * margin, region[3] + 2 * margin)
+    cover = rounded(cast, corner, wide)
+    if sigma > 0:
+        cover = np.asarray(cv2.GaussianBlur(cover, (2 * margin + 1, 2 * margin + 1), sigma), dtype=np.float32)
+    return cover[margin : margin + region[3], margin : margin + region[2]]
+
+
+def framed(plate: PlateRecord, box: Box, base: Sheet | None, layers: Pixels | None, region: Region) -> Pixels:
+    """A plate in a region, premultiplied RGBA: shadow outside, base, layers inside the key line, the line itself."""
+    outer = rounded(box, plate.radius, region)
+    inner = rounded(plate.inner(box), plate.radius - plate.line, region) if plate.line else outer
+    found = np.zeros((region[3], region[2], 4), dtype=np.float32)
+    if plate.shadow is not None:
+        cast = _shadow(plate.shadow, box, plate.radius, region) * (1 - outer)
+        found = inked(cast, premultiplied(plate.shadow.colour))
+    if base is not None:
+        colour = getattr(base, "colour")  # noqa: B009  (a base is always a colour)
+        found = composite(found, inked(outer, premultiplied(colour)), "normal")
+    if layers is not None:
+        found = composite(found, layers * inner[..., None], "normal")
+    if plate.line and plate.line_colour is not None:
+        found = composite(found, inked(np.clip(outer - inner, 0, 1), premultiplied(plate.line_colour)), "normal")
+    return found

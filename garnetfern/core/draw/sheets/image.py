@@ -1,0 +1,124 @@
+"""A picture, filtered where wanted, in tiles with or without gaps."""
+
+import math
+from collections.abc import Callable
+
+import numpy as np
+from numpy.typing import NDArray
+
+from ...colour.spaces import Bytes, Pixels
+from ...document.layers.image import PLAIN
+from ...resolve.records import Box, ImageSheet
+from ..filters import filtered, reach
+from ..levels import LEVELS
+from ..sample import Region, Sampler
+
+SHEET = ImageSheet
+
+
+def _over_image(below: Bytes, pixels: Bytes, opacity: float) -> Bytes:
+    """Opaque pixels at an opacity over others in eight bits, rounded as the browser's raster rounds."""
+    cover = int(opacity * 255 + 0.5)
+    above = (LEVELS * (cover + 1) >> 8).astype(np.uint8)
+    rest = (LEVELS * (256 - cover) >> 8).astype(np.uint8)
+    return above[pixels] + rest[below]
+
+
+def _over_translucent(below: Bytes, pixels: Bytes, opacity: float) -> Bytes:
+    """Bytes with an alpha of their own over others."""
+    alpha = pixels[:, :, 3:] * np.float32(opacity / 255)
+    under = below.astype(np.float32)
+    return np.rint(under + (pixels[:, :, :3] - under) * alpha).astype(np.uint8)
+
+
+def _axis_span(sheet: ImageSheet, axis: int) -> tuple[float, float]:
+    box, tile = sheet.box, sheet.tile
+    first, last = (box.y, box.bottom) if axis else (box.x, box.right)
+    if sheet.period[axis] is not None:
+        return first, last
+    start, end = (tile.y, tile.bottom) if axis else (tile.x, tile.right)
+    return max(first, math.floor(start)), min(last, math.ceil(end))
+
+
+def span(sheet: ImageSheet) -> Box:
+    """The part of its box where it has tiles; a blurred one may paint all of it."""
+    box = sheet.box
+    if sheet.tile.width <= 0 or sheet.tile.height <= 0:
+        return Box(box.x, box.y, 0, 0)
+    if sheet.filter.blur:
+        return box
+    (left, right), (top, foot) = _axis_span(sheet, 0), _axis_span(sheet, 1)
+    if right <= left or foot <= top:
+        return Box(box.x, box.y, 0, 0)
+    return Box(left, top, right - left, foot - top)
+
+
+def _gaps(sheet: ImageSheet, axis: int, first: int, length: int) -> NDArray[np.bool_] | None:
+    """Which pixels along an axis lie on a tile, where tiles have space between them; None where all do."""
+    period = sheet.period[axis]
+    start, size = (sheet.tile.y, sheet.tile.height) if axis else (sheet.tile.x, sheet.tile.width)
+    if period is None or period <= size:
+        return None
+    return np.asarray(np.mod(np.arange(first, first + length) + 0.5 - start, period) < size)
+
+
+def _plain_source(sheet: ImageSheet, part: Region, pictures: Sampler) -> Pixels:
+    """The unfiltered pixels, premultiplied, nothing outside the tiles."""
+    pixels = pictures.sampled(sheet, part).astype(np.float32) / np.float32(255)
+    if pixels.shape[2] == 3:
+        pixels = np.concatenate([pixels, np.ones((*pixels.shape[:2], 1), dtype=np.float32)], axis=2)
+    else:
+        pixels[..., :3] *= pixels[..., 3:]
+    for axis in (0, 1):
+        free = _gaps(sheet, axis, part[axis], part[2 + axis])
+        if free is None and sheet.period[axis] is None:
+            first, last = _axis_span(sheet, axis) if not sheet.filter.blur else _tile_span(sheet, axis)
+            place = np.arange(part[axis], part[axis] + part[2 + axis])
+            free = (place >= first) & (place < last)
+        if free is not None and not free.all():
+            pixels *= free[:, None, None] if axis else free[None, :, None]
+    return pixels
+
+
+def _tile_span(sheet: ImageSheet, axis: int) -> tuple[float, float]:
+    start, end = (sheet.tile.y, sheet.tile.bottom) if axis else (sheet.tile.x, sheet.tile.right)
+    return math.floor(start), math.ceil(end)
+
+
+def source(sheet: ImageSheet, part: Region, pictures: Sampler) -> Pixels:
+    """The picture's pixels with its filter."""
+    if sheet.filter == PLAIN:
+        return _plain_source(sheet, part, pictures)
+    margin = reach(sheet.filter)
+    left, top, width, height = part
+    more = (left - margin, top - margin, width + 2 * margin, height + 2 * margin)
+    done = filtered(_plain_source(sheet, more, pictures), sheet.filter)
+    return done[margin : margin + height, margin : margin + width]
+
+
+def over(below: Bytes, sheet: ImageSheet, part: Region, pictures: Sampler) -> Bytes:
+    """The picture over whole levels."""
+    if sheet.filter != PLAIN:
+        key = ("filtered", sheet.rendition, sheet.tile, sheet.period, sheet.filter, part)
+        pixels = pictures.kept(key, lambda: source(sheet, part, pictures), part[2] * part[3])
+        found = pixels * np.float32(sheet.opacity)
+        levels = below * (1 - found[..., 3:]) + found[..., :3] * 255 + np.float32(0.5)
+        return np.asarray(np.floor(levels), dtype=np.uint8)
+    sampled = pictures.sampled(sheet, part)
+    if sampled.shape[2] == 4:
+        above = _over_translucent(below, sampled, sheet.opacity)
+    else:
+        above = sampled if sheet.opacity >= 1 else _over_image(below, sampled, sheet.opacity)
+    across, down = _gaps(sheet, 0, part[0], part[2]), _gaps(sheet, 1, part[1], part[3])
+    if across is not None:
+        above = np.where(across[None, :, None], above, below)
+    if down is not None:
+        above = np.where(down[:, None, None], above, below)
+    return above
+
+
+def opaque(sheet: ImageSheet, transparent: Callable[[str], bool]) -> bool:
+    """Whether it hides what lies below; `transparent` tells of a picture (by its hash) whether it has transparency."""
+    sizes = (sheet.tile.width, sheet.tile.height)
+    gaps = any(p is not None and p > s for p, s in zip(sheet.period, sizes, strict=True))
+    return sheet.opacity >= 0.999 and not gaps and not sheet.filter.blur and not transparent(sheet.rendition.hash)

@@ -1,0 +1,18 @@
+"""What a layer has to know of where it lies."""
+
+from collections.abc import Callable
+from dataclasses import dataclass
+
+from ...document import Asset, ImageLayer
+from ..image import Room
+from ..lengths import Viewport
+from ..records import Box, Rendition
+
+
+@dataclass(frozen=True)
+class LayerPlace:
+    """The box of a layer's area, snapped to whole px, the viewport, and of a picture its asset, room and rendition."""
+
+    box: Box
+    viewport: Viewport
+    picture: Callable[[ImageLayer], tuple[Asset, Room, Rendition]]
