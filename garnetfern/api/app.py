@@ -13,6 +13,7 @@ from fastapi.responses import FileResponse, HTMLResponse, JSONResponse, Response
 from fastapi.staticfiles import StaticFiles
 
 from .. import __version__
+from ..core.document import pointed_at
 from ..core.picture.decode import MAX_BYTES
 from ..fonts import FOLDER as FONTS
 from ..service.build_up import BuildUp
@@ -22,6 +23,7 @@ from ..service.studio import Studio
 from . import errors
 from . import models as m
 from .answers import FOREVER, FRESH, download, problem_of
+from .look_routes import look_routes
 from .picture_routes import area_routes, shelf_routes, work_routes
 from .uploads import read_body
 
@@ -56,10 +58,11 @@ def document_routes(studio: Studio) -> APIRouter:
         return asdict(studio.redo(body.revision))
 
     @api.post("/live", response_model=m.Live)
-    def live(body: m.Asked) -> Any:
+    def live(body: m.AskedLive) -> Any:
         with studio.manners.hurry():
             site = studio.site(body.patch, body.revision)
-            page = studio.emitted(site, studio.page(site, body.page))
+            found = studio.page(site, body.page)
+            page = studio.emitted(site, pointed_at(found) if body.pointed else found)
             return JSONResponse({"fonts": page.fonts, "css": page.css, "body": page.body})
 
     @api.get("/before", response_model=m.Live)
@@ -83,10 +86,10 @@ def computing_routes(studio: Studio) -> APIRouter:
             return JSONResponse({"revision": body.revision, "readings": found})
 
     @api.post("/build-up", response_model=m.BuildUpView)
-    def build_up(body: m.AskedArea) -> Any:
+    def build_up(body: m.AskedBuildUp) -> Any:
         site = studio.site(body.patch, body.revision)
         page = studio.page(site, body.page)
-        return BuildUp(studio.polite("build-up"), site, page, studio.area(page, body.area)).cards()
+        return BuildUp(studio.polite("build-up"), site, page, studio.area(page, body.area)).cards(body.block)
 
     @api.post("/overlay", response_model=m.OverlayView)
     def overlay(body: m.AskedLayer) -> Any:
@@ -111,6 +114,7 @@ def computing_routes(studio: Studio) -> APIRouter:
                 "least_weight": f.least_weight,
                 "most_weight": f.most_weight,
                 "variable": f.variable,
+                "italic": bool(f.italics),
             }
             for f in studio.fonts.families
         ]
@@ -201,7 +205,16 @@ def create_app(data: Path) -> FastAPI:
     )
     app.state.studio = studio
     errors.install(app)
-    every = (document_routes, computing_routes, area_routes, shelf_routes, work_routes, file_routes, visitor_routes)
+    every = (
+        document_routes,
+        computing_routes,
+        look_routes,
+        area_routes,
+        shelf_routes,
+        work_routes,
+        file_routes,
+        visitor_routes,
+    )
     for routes in every:
         app.include_router(routes(studio))
 

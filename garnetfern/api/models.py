@@ -26,10 +26,22 @@ class Asked(Change):
     page: str
 
 
+class AskedLive(Asked):
+    """A page to be shown; `pointed`: as it is while the pointer is over everything that answers to it."""
+
+    pointed: bool = False
+
+
 class AskedArea(Asked):
     """The same for one area of the page."""
 
     area: str
+
+
+class AskedBuildUp(AskedArea):
+    """The build-up of an area; `block`: whose readings the line follows, by default the one that fares worst."""
+
+    block: str | None = None
 
 
 class AskedLayer(AskedArea):
@@ -76,6 +88,7 @@ class ReadingView(BaseModel):
     name: str
     screen: str
     missing: bool
+    pointed: bool
     ratio: float | None
     shown: str | None
     required: float
@@ -99,6 +112,8 @@ class CardView(BaseModel):
     """A card of the build-up: the picture as far as a layer, and the worst reading there."""
 
     id: str
+    below: str | None = Field(description="the area below whose sheet this is; none for the area's own")
+    name: str | None
     picture: str
     ratio: float | None
     shown: str | None
@@ -111,7 +126,9 @@ class BuildUpView(BaseModel):
 
     cards: list[CardView]
     block: str | None
+    blocks: list[str]
     required: float | None
+    sentence: str
 
 
 class OverlayView(BaseModel):
@@ -150,6 +167,7 @@ class FontView(BaseModel):
     least_weight: int
     most_weight: int
     variable: bool
+    italic: bool
 
 
 class ProblemView(BaseModel):

@@ -1,17 +1,19 @@
 """The build-up: the picture as far as each layer, and what each layer does to the words."""
 
 import base64
+from itertools import pairwise
 from typing import Any
 
 import cv2
 
 from ..core.colour.spaces import Bytes
 from ..core.document import Area, Page, Site
-from ..core.draw.paint import blank, paint
+from ..core.draw.coverage import is_opaque
+from ..core.draw.paint import blank, paint_area
 from ..core.draw.sample import Region
 from ..core.draw.words import paint_words
 from ..core.reading import Reader, Reading, situations
-from ..core.resolve.records import AreaRecord, Line, PageRecord, Sheet
+from ..core.resolve.records import AreaRecord, Box, Line, PageRecord, Sheet
 from .check import floored
 
 CARD = (244, 152)
@@ -23,7 +25,7 @@ def _lines(record: PageRecord, area: AreaRecord) -> list[Line]:
     return [line for block in record.blocks() if block.id in inside for line in block.lines]
 
 
-def _window(record: PageRecord, area: AreaRecord) -> Region:
+def shown_window(record: PageRecord, area: AreaRecord) -> Region:
     """The part of an area that a card shows: as much of its height as fits its width, and the words."""
     box = area.box.snapped()
     height = min(box.height, box.width * CARD[1] / CARD[0]) if area.kind == "page" else box.height
@@ -36,26 +38,15 @@ def _window(record: PageRecord, area: AreaRecord) -> Region:
     return int(left), int(box.y), max(1, int(width)), max(1, int(height))
 
 
-def data_url(pixels: Bytes) -> str:
-    """Pixels as a JPEG data address, shrunk into a card."""
-    scale = min(CARD[0] / pixels.shape[1], CARD[1] / pixels.shape[0], 1.0)
+def data_url(pixels: Bytes, most: tuple[int, int] = CARD) -> str:
+    """Pixels as a JPEG data address, shrunk to a width and height at the most: by default a card's."""
+    scale = min(most[0] / pixels.shape[1], most[1] / pixels.shape[0], 1.0)
     size = (max(1, round(pixels.shape[1] * scale)), max(1, round(pixels.shape[0] * scale)))
     small = cv2.resize(pixels, size, interpolation=cv2.INTER_AREA)
     done, data = cv2.imencode(".jpg", small[:, :, ::-1], [cv2.IMWRITE_JPEG_QUALITY, 86])
     if not done:
         raise RuntimeError("a card could not be encoded")
     return "data:image/jpeg;base64," + base64.b64encode(data.tobytes()).decode()
-
-
-def _prefixes(area: Area, sheets: tuple[Sheet, ...]) -> list[tuple[str, tuple[Sheet, ...]]]:
-    """Card ids and the sheets as far as each: the base, then every layer that is visible or not."""
-    found: list[tuple[str, tuple[Sheet, ...]]] = []
-    below = tuple(s for s in sheets if s.id == "base")
-    found.append(("base", below))
-    for layer in area.backdrop.layers:
-        below += tuple(s for s in sheets if s.id == layer.id)
-        found.append((layer.id, below))
-    return found
 
 
 def _quotient(reading: Reading) -> float:
@@ -100,39 +91,82 @@ class BuildUp:
                 return record, area
         return None
 
-    def cards(self) -> dict[str, Any]:
-        """Cards from the base to the words, and the contrast line of the block that fares worst in the end."""
+    def cards(self, block: str | None = None) -> dict[str, Any]:
+        """Cards from the base to the words, those of the areas below first where they show through, and the contrast
+        line of a block: of `block`, or of the one that fares worst in the end."""
         shown = self._shown()
         if shown is None:
-            return {"cards": [], "block": None, "required": None}
+            return {"cards": [], "block": None, "blocks": [], "required": None, "sentence": ""}
         record, area = shown
-        everything = frozenset(s.id for s in area.sheets) | frozenset(x.id for x in self.area.backdrop.layers)
-        last = self._worst(None, everything | {"base"})
+        whole = frozenset(s.id for s in area.sheets) | frozenset(x.id for x in self.area.backdrop.layers) | {"base"}
+        blocks = [b.id for b in record.blocks() if b.id in area.blocks and b.lines]
+        last = self._worst(block if block in blocks else None, whole)
         block = last[0].block if last else None
-        region = _window(record, area)
+        region = shown_window(record, area)
         canvas = blank(record, region)
-        at = record.areas.index(area)
-        for lower in record.areas[:at]:
-            paint(canvas, lower.sheets, region, self.reader.pictures)
-        cards: list[dict[str, Any]] = []
+        cards = self._below(record, area, region, canvas)
+        under = canvas.copy()
         painted: tuple[Sheet, ...] = ()
-        for card, sheets in _prefixes(self.area, area.sheets):
-            paint(canvas, sheets[len(painted) :], region, self.reader.pictures)
-            painted = sheets
-            ids = frozenset(s.id for s in sheets) | {"base"}
-            worst = self._worst(block, ids) if block else None
-            cards.append(self._card(card, canvas, worst))
-        for upper in record.areas[at + 1 :]:
-            paint(canvas, upper.sheets, region, self.reader.pictures)
+        for name in ("base", *(layer.id for layer in self.area.backdrop.layers)):
+            painted += tuple(s for s in area.sheets if s.id == name)
+            canvas = under.copy()
+            paint_area(canvas, area, painted, region, self.reader.pictures)
+            ids = frozenset(s.id for s in painted) | {"base"}
+            cards.append(self._card(name, canvas, self._worst(block, ids) if block else None))
+        for upper in record.areas[record.areas.index(area) + 1 :]:
+            paint_area(canvas, upper, upper.sheets, region, self.reader.pictures)
         paint_words(canvas, record, region, self.reader.glyphs)
-        cards.append(self._card("words", canvas, self._worst(block, everything | {"base"}) if block else None))
-        return {"cards": cards, "block": block, "required": last[0].required if last else None}
+        cards.append(self._card("words", canvas, last))
+        return {
+            "cards": cards,
+            "block": block,
+            "blocks": blocks,
+            "required": last[0].required if last else None,
+            "sentence": self._sentence(cards),
+        }
+
+    def _below(self, record: PageRecord, area: AreaRecord, region: Region, canvas: Bytes) -> list[dict[str, Any]]:
+        """Paints the areas below, and gives a card for each of their sheets where the area lets them show through."""
+        base = area.sheets[0] if area.sheets else None
+        hidden = base is not None and base.id == "base" and is_opaque(base, lambda _: True)
+        names = {x.id: x.name for a in self.page.areas() for x in a.backdrop.layers}
+        cards: list[dict[str, Any]] = []
+        for lower in record.areas[: record.areas.index(area)]:
+            if not lower.touches(Box(*region)):
+                continue
+            for n, sheet in enumerate(lower.sheets):
+                if hidden:
+                    break
+                part = canvas.copy()
+                paint_area(part, lower, lower.sheets[: n + 1], region, self.reader.pictures)
+                card = self._card(f"{lower.id}/{sheet.id}", part, None)
+                cards.append(card | {"below": lower.id, "name": names.get(sheet.id, "Base")})
+            paint_area(canvas, lower, lower.sheets, region, self.reader.pictures)
+        return cards
+
+    def _sentence(self, cards: list[dict[str, Any]]) -> str:
+        """Which layer costs the words most, and which gives them most."""
+        names = {x.id: x.name for x in self.area.backdrop.layers}
+        own = [c for c in cards if c["id"] in ("base", *names) and c["ratio"] is not None]
+        steps = [(now["ratio"] / before["ratio"], before, now) for before, now in pairwise(own)]
+        if not steps:
+            return ""
+        cost, gain = min(steps, key=lambda s: s[0]), max(steps, key=lambda s: s[0])
+        said = []
+        if cost[0] < 0.99:
+            said.append(f"{names[cost[2]['id']]} costs these words most: {cost[1]['shown']} becomes {cost[2]['shown']}")
+        if gain[0] > 1.01:
+            verb = "gives" if said else "gives these words"
+            said.append(f"{names[gain[2]['id']]} {verb} most: {gain[1]['shown']} becomes {gain[2]['shown']}")
+        return "; ".join(said) + "." if said else "No layer changes much for these words."
 
     def _card(self, card: str, pixels: Bytes, worst: tuple[Reading, str] | None) -> dict[str, Any]:
         reading, name = worst if worst else (None, None)
         ratio = reading.ratio if reading else None
         return {
             "id": card,
+            "below": None,
+            "name": None,
             "picture": data_url(pixels),
             "ratio": ratio,
             "shown": None if ratio is None else floored(ratio),

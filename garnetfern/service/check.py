@@ -46,6 +46,7 @@ def reading_view(reading: Reading, situation: Situation) -> dict[str, Any]:
         "name": situation.name,
         "screen": situation.screen,
         "missing": situation.missing,
+        "pointed": situation.pointed,
         "ratio": None if reading.ratio is None else round(reading.ratio, 3),
         "shown": None if reading.ratio is None else floored(reading.ratio),
         "required": reading.required,

@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from ..core.document import Area, ColourLayer, Page, Site, with_backdrop
+from ..core.document import Area, Page, Site, with_backdrop
 from ..core.errors import NotFoundError
 from ..core.reading import Reader, situations
 from ..core.remedy.overlay import least_opacity
@@ -12,8 +12,8 @@ from .check import floored
 def overlay_remedy(reader: Reader, site: Site, page: Page, area: Area, layer_id: str) -> dict[str, Any]:
     """The least opacity of one overlay at which all words of its area can be read, as plain data with a sentence."""
     layer = next((x for x in area.backdrop.layers if x.id == layer_id), None)
-    if not isinstance(layer, ColourLayer):
-        raise NotFoundError(f"There is no colour layer {layer_id!r} on this area.")
+    if layer is None or layer.assets():
+        raise NotFoundError(f"There is no overlay {layer_id!r} on this area.")
     shown = layer.model_copy(update={"visible": True})
     layers = tuple(shown if x.id == layer.id else x for x in area.backdrop.layers)
     page = with_backdrop(page, area.id, area.backdrop.model_copy(update={"layers": layers}))
@@ -31,7 +31,7 @@ def overlay_remedy(reader: Reader, site: Site, page: Page, area: Area, layer_id:
             text = "Every word here can be read on every screen without this layer."
     else:
         text = (
-            f"No opacity of this colour suffices. The nearest is {percent}: the {worst.worst.character} in "
+            f"No opacity of this layer suffices. The nearest is {percent}: the {worst.worst.character} in "
             f"'{worst.worst.word}' then has {floored(worst.ratio)} of {worst.required:g} ({where}). "
             "Another colour of the overlay or of the words will help."
         )

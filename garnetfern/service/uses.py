@@ -37,6 +37,9 @@ def uses_of(site: Site, asset_id: str) -> list[Use]:
         for band in page.bands:
             words = f"{page.title}: {band.name}, a picture block"
             found += [Use(page.id, band.id, b.id, words) for b in band.blocks() if b.asset == asset_id]
+    for look in site.looks:
+        if any(asset_id in layer.assets() for layer in look.backdrop.layers):
+            found.append(Use("", "", look.id, f"Saved look {look.name}"))
     cut = [site.slot(f.slot) for f in site.fits if f.asset == asset_id]
     return found + [Use("", "", slot.id, f"Slot {slot.name}") for slot in cut]
 
@@ -68,7 +71,8 @@ def replaced_everywhere(site: Site, old: str, new_id: str) -> Site:
             fits.append(fit)
         elif fit.slot not in taken:
             fits.append(fit.model_copy(update={"asset": new.id, "crop": widest_crop(new, site.slot(fit.slot))}))
-    return site.model_copy(update={"pages": tuple(map(page, site.pages)), "fits": tuple(fits)})
+    looks = tuple(k.model_copy(update={"backdrop": _in_backdrop(k.backdrop, old, new)}) for k in site.looks)
+    return site.model_copy(update={"pages": tuple(map(page, site.pages)), "looks": looks, "fits": tuple(fits)})
 
 
 def without_asset(site: Site, asset_id: str) -> Site:

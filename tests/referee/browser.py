@@ -71,7 +71,9 @@ CLASSES = 6
 EAGER = """() => Promise.all([...document.images].map((i) => { i.loading = 'eager'; return i.decode(); }))"""
 HIDDEN = ".gf-words { color: transparent !important; }"
 INK_ONLY = """* { background: none !important; } .gf-layer { display: none; } html { background: white !important; }
-.gf-words { color: transparent !important; }"""
+.gf-behind { border-color: transparent !important; box-shadow: none !important; }
+.gf-words { color: transparent !important; text-shadow: none !important; -webkit-text-stroke: 0 !important;
+  -webkit-text-fill-color: currentcolor !important; }"""
 
 
 @contextmanager

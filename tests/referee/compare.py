@@ -7,6 +7,7 @@ from playwright.sync_api import Browser
 
 from garnetfern.core.css import bundle_files
 from garnetfern.core.draw.paint import paint_backdrops
+from garnetfern.core.draw.words import ink_letters, paint_around
 from garnetfern.core.reading import Reader, situations
 from garnetfern.core.resolve.records import BlockRecord, PageRecord
 from garnetfern.fonts import font_bytes, shipped_fonts
@@ -45,7 +46,12 @@ def _boxes(record: PageRecord, opened: Opened, outcome: Outcome) -> None:
 def _pixels(record: PageRecord, opened: Opened, reader: Reader, outcome: Outcome) -> None:
     seen = opened.styled(HIDDEN)
     height, width = seen.shape[:2]
-    drawn = paint_backdrops(record, (0, 0, width, height), reader.pictures)
+    region = (0, 0, width, height)
+    drawn = paint_backdrops(record, region, reader.pictures)
+    for block in record.blocks():
+        paint_around(drawn, block, region, reader.glyphs)
+        if block.stroke is not None and block.stroke.hollow:
+            ink_letters(drawn, block, region, reader.glyphs)
     off = np.abs(drawn.astype(np.float32) - seen)
     outcome.mean = float(off.mean())
     outcome.within = float((off.max(axis=2) <= 3).mean())
@@ -77,12 +83,13 @@ def compare(browser: Browser, sample: Sample, with_readings: bool = True) -> lis
         for block in (b for b in record.blocks() if b.words):
             ours = [line.text for line in block.lines if line.text]
             outcome.lines_total += 1
-            outcome.lines_equal += ours == lines_of(letters[block.id])
+            outcome.lines_equal += [t.upper() for t in ours] == [t.upper() for t in lines_of(letters[block.id])]
         _pixels(record, opened, reader, outcome)
         if with_readings:
             for block in (b for b in record.blocks() if b.words):
                 found = reader.read(record, block, situation.id, sample.site.requirement, situation.sheets)
-                if found.ratio is not None:
+                hollow = block.stroke is not None and block.stroke.hollow
+                if found.ratio is not None and not hollow:
                     _reading(block, found.ratio, found.required, opened, outcome)
         outcomes.append(outcome)
     opened.close()

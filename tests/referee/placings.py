@@ -86,7 +86,7 @@ def page_of(ways: list[Placing], kind: str, height: str = "197px") -> SiteFile:
 
 @dataclass(frozen=True)
 class Agreement:
-    """How closely one band agrees: mean difference of 255, the share of pixels within 3, and the worst but one in 1000."""
+    """How closely one band agrees: mean difference of 255, the share of pixels within 3, all but the worst 0.1 %."""
 
     name: str
     mean: float

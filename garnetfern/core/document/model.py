@@ -10,6 +10,7 @@ from .assets import Asset, Budget, Fit, Slot
 from .backdrop import Backdrop
 from .base import Colour, Identifier, Model, Name
 from .blocks import Align, Block
+from .gradient import Gradient
 from .length import SizeText
 from .plate import Padding
 from .screens import Screen, at_screen
@@ -196,6 +197,22 @@ def page_on(page: Page, screen: str | None) -> Page:
     return shown.model_copy(update={"bands": tuple(at_screen(band, screen) for band in shown.bands)})
 
 
+class SavedGradient(Model):
+    """A gradient kept under a name, to be used again."""
+
+    id: Identifier
+    name: Name
+    gradient: Gradient
+
+
+class SavedLook(Model):
+    """A whole backdrop kept under a name, to be put behind another area."""
+
+    id: Identifier
+    name: Name
+    backdrop: Backdrop
+
+
 class Site(Model):
     """A whole site, the root of the document."""
 
@@ -210,6 +227,8 @@ class Site(Model):
     slots: tuple[Slot, ...] = Field((), max_length=60)
     fits: tuple[Fit, ...] = Field((), max_length=2000)
     budget: Budget = Budget()
+    gradients: tuple[SavedGradient, ...] = Field((), max_length=200)
+    looks: tuple[SavedLook, ...] = Field((), max_length=200)
     pages: tuple[Page, ...] = Field(min_length=1, max_length=200)
 
     def asset(self, asset_id: str) -> Asset:

@@ -53,10 +53,10 @@ def _over_problems(backdrop: Backdrop, where: str) -> Iterator[Problem]:
             yield Problem("layer", message, f"{where}.over.layers.{name}.colour")
 
 
-def _layer_problems(site: Site, page: Page, path: str) -> Iterator[Problem]:
+def _layer_problems(site: Site, placed: Placed) -> Iterator[Problem]:
     assets = {a.id for a in site.assets}
     screens = {s.id for s in site.screens}
-    for backdrop, where in _backdrops(page, path):
+    for backdrop, where in placed:
         yield from _over_problems(backdrop, where)
         for n, layer in enumerate(backdrop.layers):
             place = f"{where}.layers[{n}]"
@@ -128,11 +128,14 @@ def problems_of(site: Site, fonts: Collection[str] | None = None) -> Iterator[Pr
     yield from _repeated([(a.id, f"$.assets[{n}].id") for n, a in enumerate(site.assets)])
     yield from _repeated([(s.id, f"$.slots[{n}].id") for n, s in enumerate(site.slots)])
     yield from _repeated([(p.slug, f"$.pages[{n}].slug") for n, p in enumerate(site.pages)])
+    yield from _repeated([(g.id, f"$.gradients[{n}].id") for n, g in enumerate(site.gradients)])
+    yield from _repeated([(k.id, f"$.looks[{n}].id") for n, k in enumerate(site.looks)])
+    yield from _layer_problems(site, ((k.backdrop, f"$.looks[{n}].backdrop") for n, k in enumerate(site.looks)))
     yield from _fit_problems(site)
     for n, page in enumerate(site.pages):
         path = f"$.pages[{n}]"
         yield from _repeated(list(_ids(page, path)))
-        yield from _layer_problems(site, page, path)
+        yield from _layer_problems(site, _backdrops(page, path))
         yield from _join_problems(page, path)
         for m, band in enumerate(page.bands):
             yield from _block_problems(site, band, f"{path}.bands[{m}]", fonts)

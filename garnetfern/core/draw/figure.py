@@ -8,7 +8,6 @@ import resvg_py
 
 from ..colour.spaces import Pixels
 
-
 FINE = 8
 """Small figures are drawn this many times as large and averaged: the browser counts the covered part exactly."""
 SMALL = 200_000
@@ -28,7 +27,7 @@ def coverage(svg: str, width: int, height: int) -> Pixels:
     if width * height > SMALL:
         return _drawn(svg, width, height)
     large = _drawn(svg, width * FINE, height * FINE)
-    return large.reshape(height, FINE, width, FINE).mean(axis=(1, 3), dtype=np.float32)
+    return np.asarray(large.reshape(height, FINE, width, FINE).mean(axis=(1, 3)), dtype=np.float32)
 
 
 def inked(cover: Pixels, fill: Pixels) -> Pixels:

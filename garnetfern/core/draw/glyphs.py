@@ -14,6 +14,8 @@ from numpy.typing import NDArray
 from ..resolve.fonts import FontBook, used_size
 from ..resolve.records import BlockRecord, Line
 
+MITER_JOIN = 3
+"""FT_STROKER_LINEJOIN_MITER_FIXED, which the binding has no name for: beyond the limit corners are cut off."""
 MITER = 4 << 16
 """The miter limit of lines along letters, in 16.16."""
 SUBPIXELS = 4
@@ -75,9 +77,7 @@ class Glyphs:
             face.load_glyph(glyph, freetype.FT_LOAD_TARGET_LIGHT | freetype.FT_LOAD_NO_BITMAP)
             freetype.FT_Outline_Translate(ctypes.byref(face.glyph.outline._FT_Outline), fraction * 64 // SUBPIXELS, 0)
             stroker = freetype.Stroker()
-            stroker.set(
-                round(width * 32), freetype.FT_STROKER_LINECAP_BUTT, freetype.FT_STROKER_LINEJOIN_MITER_FIXED, MITER
-            )
+            stroker.set(round(width * 32), freetype.FT_STROKER_LINECAP_BUTT, MITER_JOIN, MITER)
             outline = face.glyph.get_glyph()
             outline.stroke(stroker, True)
             drawn = outline.to_bitmap(freetype.FT_RENDER_MODE_NORMAL, freetype.Vector(0, 0), True)

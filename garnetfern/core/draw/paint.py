@@ -78,10 +78,8 @@ def _lay(canvas: Bytes, source: Pixels) -> None:
 def paint_area(canvas: Bytes, area: AreaRecord, sheets: Sequence[Sheet], region: Region, pictures: Sampler) -> None:
     """Lay an area's sheets over the canvas of a region, in place: its own stack first where it is a group."""
     if area.plate is not None:
-        base = [s for s in sheets if s.id == "base"]
-        above = [s for s in sheets if s.id != "base"]
-        inner = group(above, region, pictures) if above else None
-        _lay(canvas, framed(area.plate, area.box.snapped(), base[0] if base else None, inner, region))
+        base = group(sheets[:1], region, pictures) if sheets and sheets[0].id == "base" else None
+        _lay(canvas, framed(area.plate, area.box.snapped(), base, group(sheets, region, pictures), region))
     elif needs_group(area, sheets):
         _lay(canvas, group(sheets, region, pictures))
     else:

@@ -7,7 +7,7 @@ import numpy as np
 
 from ..colour.notation import Rgba
 from ..colour.spaces import Pixels
-from ..resolve.records import Box, PlateRecord, ShadowRecord, Sheet
+from ..resolve.records import Box, PlateRecord, ShadowRecord
 from .blend import composite
 from .figure import inked
 from .sample import Region
@@ -45,19 +45,20 @@ def _shadow(shadow: ShadowRecord, box: Box, radius: float, region: Region) -> Pi
     return cover[margin : margin + region[3], margin : margin + region[2]]
 
 
-def framed(plate: PlateRecord, box: Box, base: Sheet | None, layers: Pixels | None, region: Region) -> Pixels:
-    """A plate in a region, premultiplied RGBA: shadow outside, base, layers inside the key line, the line itself."""
+def framed(plate: PlateRecord, box: Box, base: Pixels | None, stack: Pixels, region: Region) -> Pixels:
+    """A plate in a region, premultiplied RGBA: its shadow outside, its stack inside the key line, the line itself.
+
+    `stack` is all of its sheets; below the key line there is only the `base`.
+    """
     outer = rounded(box, plate.radius, region)
     inner = rounded(plate.inner(box), plate.radius - plate.line, region) if plate.line else outer
-    found = np.zeros((region[3], region[2], 4), dtype=np.float32)
+    rim = np.clip(outer - inner, 0, 1)
+    found = stack * inner[..., None]
+    if base is not None and plate.line:
+        found = found + base * rim[..., None]
     if plate.shadow is not None:
         cast = _shadow(plate.shadow, box, plate.radius, region) * (1 - outer)
-        found = inked(cast, premultiplied(plate.shadow.colour))
-    if base is not None:
-        colour = getattr(base, "colour")  # noqa: B009  (a base is always a colour)
-        found = composite(found, inked(outer, premultiplied(colour)), "normal")
-    if layers is not None:
-        found = composite(found, layers * inner[..., None], "normal")
+        found = composite(inked(cast, premultiplied(plate.shadow.colour)), found, "normal")
     if plate.line and plate.line_colour is not None:
-        found = composite(found, inked(np.clip(outer - inner, 0, 1), premultiplied(plate.line_colour)), "normal")
-    return found
+        found = composite(found, inked(rim, premultiplied(plate.line_colour)), "normal")
+    return np.asarray(found, dtype=np.float32)

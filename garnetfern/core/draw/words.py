@@ -58,6 +58,14 @@ def paint_around(canvas: Bytes, block: BlockRecord, region: Region, glyphs: Glyp
         _ink(canvas, stroke.colour, _cover(block, region, glyphs, stroke.width))
 
 
+def ink_letters(canvas: Bytes, block: BlockRecord, region: Region, glyphs: Glyphs) -> None:
+    """The letters' own colour, in place: their fill, or the line that hollow letters consist of."""
+    if block.stroke is not None and block.stroke.hollow:
+        _ink(canvas, block.stroke.colour, _cover(block, region, glyphs, block.stroke.width))
+    else:
+        _ink(canvas, block.fill, _cover(block, region, glyphs))
+
+
 def paint_words(canvas: Bytes, page: PageRecord, region: Region, glyphs: Glyphs) -> None:
     """The letters of every block with all that is around them, in place."""
     for block in page.blocks():
@@ -65,10 +73,7 @@ def paint_words(canvas: Bytes, page: PageRecord, region: Region, glyphs: Glyphs)
         if not block.lines or block.box.grown(block.size + reach).cut(Box(*region)) is None:
             continue
         paint_around(canvas, block, region, glyphs)
-        if block.stroke is not None and block.stroke.hollow:
-            _ink(canvas, block.stroke.colour, _cover(block, region, glyphs, block.stroke.width))
-        else:
-            _ink(canvas, block.fill, _cover(block, region, glyphs))
+        ink_letters(canvas, block, region, glyphs)
 
 
 def draw_page(page: PageRecord, region: Region, pictures: Sampler, glyphs: Glyphs) -> Bytes:

@@ -1,10 +1,10 @@
-"""The least opacity of a colour overlay at which every reading in its area meets the requirement."""
+"""The least opacity of an overlay at which every reading in its area meets the requirement."""
 
 from collections.abc import Callable
 from dataclasses import dataclass, replace
 
 from ..colour.notation import parse_colour
-from ..document import Area, ColourLayer, Page, Site
+from ..document import Area, LayerBase, Page, Site
 from ..draw.paint import paint_backdrops, whole
 from ..reading import Reader, Reading, Situation, situations
 from ..resolve.records import AreaRecord, BlockRecord, PageRecord, Sheet
@@ -31,11 +31,13 @@ class OverlayRemedy:
 class _Trial:
     """The readings of an area's blocks as functions of one overlay's opacity."""
 
-    def __init__(self, reader: Reader, site: Site, page: Page, area: Area, layer: ColourLayer) -> None:
+    def __init__(self, reader: Reader, site: Site, page: Page, area: Area, layer: LayerBase) -> None:
         self.reader, self.site, self.layer = reader, site, layer
         self.cases: list[tuple[Situation, PageRecord, BlockRecord]] = []
         records: dict[str, PageRecord] = {}
         self.area = area.id
+        change = area.backdrop.over.layers.get(layer.id) if area.backdrop.over else None
+        self.own_when_pointed = change is not None and change.opacity is not None
         for situation in situations(site, page):
             record = records.setdefault(situation.key, reader.resolve(site, page, situation))
             found = record.area(area.id)
@@ -43,8 +45,10 @@ class _Trial:
             self.cases += [(situation, record, b) for b in record.blocks() if b.lines and b.id in inside]
         self.records = records
 
-    def with_opacity(self, sheets: tuple[Sheet, ...], opacity: float) -> tuple[Sheet, ...]:
-        """The sheets, the overlay's opacity changed."""
+    def with_opacity(self, sheets: tuple[Sheet, ...], opacity: float, pointed: bool = False) -> tuple[Sheet, ...]:
+        """The sheets, the overlay's opacity changed; where it has one of its own under the pointer, that stays."""
+        if pointed and self.own_when_pointed:
+            return sheets
         return tuple(replace(s, opacity=opacity) if s.id == self.layer.id else s for s in sheets)
 
     def reading(self, case: tuple[Situation, PageRecord, BlockRecord], opacity: float) -> Reading:
@@ -53,7 +57,7 @@ class _Trial:
 
         def keep(area: AreaRecord) -> tuple[Sheet, ...]:
             sheets = situation.sheets(area)
-            return self.with_opacity(sheets, opacity) if area.id == self.area else sheets
+            return self.with_opacity(sheets, opacity, situation.pointed) if area.id == self.area else sheets
 
         return self.reader.read(record, block, situation.id, self.site.requirement, keep)
 
@@ -126,7 +130,7 @@ def _settled(trial: _Trial, opacity: float | None) -> float | None:
     return None
 
 
-def least_opacity(reader: Reader, site: Site, page: Page, area: Area, layer: ColourLayer) -> OverlayRemedy:
+def least_opacity(reader: Reader, site: Site, page: Page, area: Area, layer: LayerBase) -> OverlayRemedy:
     """Search all situations at once; the result is checked again in full before it is given."""
     trial = _Trial(reader, site, page, area, layer)
     opacity = _settled(trial, _raised(trial))
@@ -137,6 +141,14 @@ def least_opacity(reader: Reader, site: Site, page: Page, area: Area, layer: Col
     tried = [(n / SCAN, trial.worst(n / SCAN)) for n in range(SCAN + 1)]
     nearest, worst = max(tried, key=lambda t: _quotient(t[1]) if t[1] else 0.0)
     return OverlayRemedy(None, nearest, worst, _kept(trial, nearest))
+
+
+def colour_of(layer: LayerBase) -> str:
+    """The colour that stands for a layer: its own, or its gradient's strongest stop."""
+    gradient = getattr(layer, "gradient", None)
+    if gradient is not None:
+        return str(max(gradient.stops, key=lambda s: parse_colour(s.colour).alpha).colour[:7])
+    return str(getattr(layer, "colour", "#808080"))
 
 
 def _kept(trial: _Trial, opacity: float) -> float:
@@ -153,5 +165,5 @@ def _kept(trial: _Trial, opacity: float) -> float:
             return trial.with_opacity(found.sheets, opacity) if found.id == trial.area else found.sheets
 
         after = paint_backdrops(record, region, trial.reader.pictures, changed)
-        shares.append(kept(before, after, parse_colour(trial.layer.colour)))
+        shares.append(kept(before, after, parse_colour(colour_of(trial.layer))))
     return sum(shares) / len(shares) if shares else 100.0

@@ -10,8 +10,8 @@ from .fonts import Face, Family, used_size
 from .records import Run
 
 _UNIT = 1 / 65536
-UNJOINED = {"liga": False, "clig": False}
-"""Spaced letters are not joined (CSS Text 3, section 8.2)."""
+UNJOINED = {"liga": False, "clig": False, "calt": False}
+"""Spaced letters are not joined, nor fitted to their neighbours (CSS Text 3, section 8.2)."""
 
 
 @dataclass(frozen=True)

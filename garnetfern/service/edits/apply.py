@@ -9,6 +9,7 @@ from ...core.document import Site
 from . import bands as b
 from . import blocks as k
 from . import joins as j
+from . import layers as y
 from . import pictures as p
 from . import screens as s
 from .common import Edited
@@ -25,6 +26,10 @@ Edit = Annotated[
     | k.DuplicateBlock
     | j.JoinBands
     | j.PartBands
+    | y.CopyLayer
+    | y.SaveLook
+    | y.LayLook
+    | y.AddPlate
     | s.AddScreen
     | s.RemoveScreen
     | s.SameEverywhere
@@ -49,6 +54,10 @@ PLAIN: dict[type, Callable[[Site, Any], Edited]] = {
     k.DuplicateBlock: k.duplicate_block,
     j.JoinBands: j.join_bands,
     j.PartBands: j.part_bands,
+    y.CopyLayer: y.copy_layer,
+    y.SaveLook: y.save_look,
+    y.LayLook: y.lay_look,
+    y.AddPlate: y.add_plate,
     s.AddScreen: s.add_screen,
     s.RemoveScreen: s.remove_screen,
     s.SameEverywhere: s.same_everywhere,

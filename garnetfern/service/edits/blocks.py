@@ -2,7 +2,8 @@
 
 from typing import Any, Literal
 
-from ...core.document import Block, Column, Lettering, MenuItem, Page, Site
+from ...core.colour.notations import read_colour
+from ...core.document import Backdrop, Block, Column, Lettering, MenuItem, Over, Page, Plate, Site
 from ...core.errors import GarnetfernError
 from .common import (
     Asked,
@@ -31,7 +32,7 @@ class AddBlock(Asked):
     kind: Literal["add-block"] = "add-block"
     page: str
     column: str
-    block: Literal["heading", "text", "logo", "menu", "picture", "space"]
+    block: Literal["heading", "text", "button", "logo", "menu", "picture", "space"]
     after: str | None = None
 
 
@@ -71,6 +72,13 @@ def _colour(site: Site, page: Page, column: Column) -> str:
     return ordered[0] if luminance_of(base) > 0.18 else ordered[-1]
 
 
+def _button_colour(site: Site) -> str:
+    """The palette's most colourful colour on which white can be read; its darkest where there is none."""
+    ordered = by_light(site)
+    dark = [c for c in ordered if 1.05 / (luminance_of(c) + 0.05) >= 4.5]
+    return max(dark, key=lambda c: read_colour(c).oklch[1], default=ordered[0])
+
+
 def _made(site: Site, page: Page, column: Column, asked: AddBlock) -> Block:
     kind = asked.block
     font = next((b.lettering.font for b in page.blocks() if b.kind == "text"), "Hanken Grotesk")
@@ -93,6 +101,12 @@ def _made(site: Site, page: Page, column: Column, asked: AddBlock) -> Block:
         if not site.assets:
             raise NoPictureError("There is no picture on the shelf yet. Bring one first.")
         parts |= {"asset": site.assets[0].id, "wording": site.assets[0].title}
+    elif kind == "button":
+        parts |= {"wording": "Come and see", "link": "index.html"}
+        parts["lettering"] = Lettering(font=font, weight=600, size="17px", line=1.3, colour="#ffffff", over="#ffffff")
+        fill = _button_colour(site)
+        over = Over(base=by_light(site)[0])
+        parts["plate"] = Plate(backdrop=Backdrop(base=fill, over=over), radius="4px")
     elif kind == "text":
         parts |= {"wording": "A few words."}
         parts["lettering"] = Lettering(font=font, size="17px", colour=colour)

@@ -191,6 +191,125 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/library": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whole Library */
+        get: operations["whole_library_api_library_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/blends": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Blends */
+        post: operations["blends_api_blends_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/colour": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Colour */
+        get: operations["colour_api_colour_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/colour-at": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Colour At */
+        post: operations["colour_at_api_colour_at_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/picture-colours": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Colours Of Pictures */
+        post: operations["colours_of_pictures_api_picture_colours_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schemes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Schemes */
+        get: operations["schemes_api_schemes_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scheme": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Scheme */
+        post: operations["scheme_api_scheme_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/edit": {
         parameters: {
             query?: never;
@@ -541,9 +660,24 @@ export interface components {
              * Block
              * @enum {string}
              */
-            block: "heading" | "text" | "logo" | "menu" | "picture" | "space";
+            block: "heading" | "text" | "button" | "logo" | "menu" | "picture" | "space";
             /** After */
             after?: string | null;
+        };
+        /**
+         * AddPlate
+         * @description A plate behind a block of words: dark behind light words, light behind dark ones.
+         */
+        AddPlate: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-plate";
+            /** Page */
+            page: string;
+            /** Block */
+            block: string;
         };
         /**
          * AddScreen
@@ -631,6 +765,24 @@ export interface components {
             area: string;
         };
         /**
+         * AskedBuildUp
+         * @description The build-up of an area; `block`: whose readings the line follows, by default the one that fares worst.
+         */
+        AskedBuildUp: {
+            /** Revision */
+            revision: number;
+            /** Patch */
+            patch?: {
+                [key: string]: unknown;
+            }[];
+            /** Page */
+            page: string;
+            /** Area */
+            area: string;
+            /** Block */
+            block?: string | null;
+        };
+        /**
          * AskedCrop
          * @description A crop for a slot, not kept yet.
          */
@@ -660,7 +812,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Edit */
-            edit: components["schemas"]["AddBand"] | components["schemas"]["RemoveBand"] | components["schemas"]["MoveBand"] | components["schemas"]["DuplicateBand"] | components["schemas"]["SetColumns"] | components["schemas"]["AddBlock"] | components["schemas"]["RemoveBlock"] | components["schemas"]["MoveBlock"] | components["schemas"]["DuplicateBlock"] | components["schemas"]["JoinBands"] | components["schemas"]["PartBands"] | components["schemas"]["AddScreen"] | components["schemas"]["RemoveScreen"] | components["schemas"]["SameEverywhere"] | components["schemas"]["LayPicture"] | components["schemas"]["ShelvePicture"] | components["schemas"]["ReplacePicture"] | components["schemas"]["RemovePicture"] | components["schemas"]["FollowAdvice"] | components["schemas"]["BestFocal"];
+            edit: components["schemas"]["AddBand"] | components["schemas"]["RemoveBand"] | components["schemas"]["MoveBand"] | components["schemas"]["DuplicateBand"] | components["schemas"]["SetColumns"] | components["schemas"]["AddBlock"] | components["schemas"]["RemoveBlock"] | components["schemas"]["MoveBlock"] | components["schemas"]["DuplicateBlock"] | components["schemas"]["JoinBands"] | components["schemas"]["PartBands"] | components["schemas"]["CopyLayer"] | components["schemas"]["SaveLook"] | components["schemas"]["LayLook"] | components["schemas"]["AddPlate"] | components["schemas"]["AddScreen"] | components["schemas"]["RemoveScreen"] | components["schemas"]["SameEverywhere"] | components["schemas"]["LayPicture"] | components["schemas"]["ShelvePicture"] | components["schemas"]["ReplacePicture"] | components["schemas"]["RemovePicture"] | components["schemas"]["FollowAdvice"] | components["schemas"]["BestFocal"];
         };
         /**
          * AskedLayer
@@ -681,6 +833,25 @@ export interface components {
             layer: string;
         };
         /**
+         * AskedLive
+         * @description A page to be shown; `pointed`: as it is while the pointer is over everything that answers to it.
+         */
+        AskedLive: {
+            /** Revision */
+            revision: number;
+            /** Patch */
+            patch?: {
+                [key: string]: unknown;
+            }[];
+            /** Page */
+            page: string;
+            /**
+             * Pointed
+             * @default false
+             */
+            pointed: boolean;
+        };
+        /**
          * AskedMend
          * @description A mended copy of a tile.
          */
@@ -692,6 +863,26 @@ export interface components {
              * @enum {string}
              */
             way: "cross-fade" | "mirror";
+        };
+        /**
+         * AskedScheme
+         * @description A scheme to be tried: a shipped one's id, a picture's id, or a colour; its hues turned, its chroma multiplied.
+         */
+        AskedScheme: {
+            /** Revision */
+            revision: number;
+            /** Which */
+            which: string;
+            /**
+             * Turn
+             * @default 0
+             */
+            turn: number;
+            /**
+             * Strength
+             * @default 1
+             */
+            strength: number;
         };
         /**
          * AskedSlot
@@ -711,6 +902,26 @@ export interface components {
             page: string;
             /** Slot */
             slot: string;
+        };
+        /**
+         * AskedSpot
+         * @description A spot of a screen's page, px.
+         */
+        AskedSpot: {
+            /** Revision */
+            revision: number;
+            /** Patch */
+            patch?: {
+                [key: string]: unknown;
+            }[];
+            /** Page */
+            page: string;
+            /** Screen */
+            screen: string;
+            /** X */
+            x: number;
+            /** Y */
+            y: number;
         };
         /**
          * AskedWork
@@ -786,7 +997,8 @@ export interface components {
              * Layers
              * @default []
              */
-            layers: (components["schemas"]["ColourLayer"] | components["schemas"]["ImageLayer"])[];
+            layers: (components["schemas"]["ColourLayer"] | components["schemas"]["EdgeLayer"] | components["schemas"]["GradientLayer"] | components["schemas"]["ImageLayer"] | components["schemas"]["PatternLayer"] | components["schemas"]["ShapeLayer"])[];
+            over?: components["schemas"]["Over"] | null;
         };
         /**
          * Band
@@ -893,11 +1105,43 @@ export interface components {
             layer: string;
         };
         /**
+         * BlendGroup
+         * @description Blend modes that do the same kind of thing.
+         */
+        BlendGroup: {
+            /** Does */
+            does: string;
+            /** Modes */
+            modes: ("normal" | "multiply" | "screen" | "overlay" | "darken" | "lighten" | "color-dodge" | "color-burn" | "hard-light" | "soft-light" | "difference" | "exclusion" | "hue" | "saturation" | "color" | "luminosity")[];
+        };
+        /**
+         * BlendLook
+         * @description The picture of an area with a layer in one blend mode.
+         */
+        BlendLook: {
+            /**
+             * Mode
+             * @enum {string}
+             */
+            mode: "normal" | "multiply" | "screen" | "overlay" | "darken" | "lighten" | "color-dodge" | "color-burn" | "hard-light" | "soft-light" | "difference" | "exclusion" | "hue" | "saturation" | "color" | "luminosity";
+            /** Picture */
+            picture: string;
+        };
+        /**
+         * BlendLooks
+         * @description All of them; none where the layer is not to be seen.
+         */
+        BlendLooks: {
+            /** Looks */
+            looks: components["schemas"]["BlendLook"][];
+        };
+        /**
          * Block
-         * @description A heading, a text, the logo's words, a menu, a picture or space.
+         * @description A heading, a text, a button, the logo's words, a menu, a picture or space.
          *
          *     `level` is the heading's place in the outline; no other block has one. A picture shows `asset`, cut for `slot`
-         *     where one is named, with `wording` as its alternative text. A space is `height` high.
+         *     where one is named, with `wording` as its alternative text. A space is `height` high. Words may have a `plate`
+         *     behind them. What is only `heard` is kept for screen readers: a title, say, that the picture bears already.
          */
         Block: {
             /** Id */
@@ -906,7 +1150,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "heading" | "text" | "logo" | "menu" | "picture" | "space";
+            kind: "heading" | "text" | "button" | "logo" | "menu" | "picture" | "space";
             /** Level */
             level?: number | null;
             /**
@@ -920,7 +1164,11 @@ export interface components {
              *       "weight": 400,
              *       "size": "17px",
              *       "line": 1.5,
-             *       "colour": "#20302a"
+             *       "colour": "#20302a",
+             *       "spacing": "0px",
+             *       "capitals": false,
+             *       "italic": false,
+             *       "hollow": false
              *     }
              */
             lettering: components["schemas"]["Lettering"];
@@ -934,6 +1182,12 @@ export interface components {
              * @default true
              */
             visible: boolean;
+            /**
+             * Heard
+             * @default false
+             */
+            heard: boolean;
+            plate?: components["schemas"]["Plate"] | null;
             /** Link */
             link?: string | null;
             /**
@@ -997,8 +1251,12 @@ export interface components {
             cards: components["schemas"]["CardView"][];
             /** Block */
             block: string | null;
+            /** Blocks */
+            blocks: string[];
             /** Required */
             required: number | null;
+            /** Sentence */
+            sentence: string;
         };
         /**
          * BundleFile
@@ -1017,6 +1275,13 @@ export interface components {
         CardView: {
             /** Id */
             id: string;
+            /**
+             * Below
+             * @description the area below whose sheet this is; none for the area's own
+             */
+            below: string | null;
+            /** Name */
+            name: string | null;
             /** Picture */
             picture: string;
             /** Ratio */
@@ -1060,6 +1325,12 @@ export interface components {
              */
             opacity: number;
             /**
+             * Blend
+             * @default normal
+             * @enum {string}
+             */
+            blend: "normal" | "multiply" | "screen" | "overlay" | "darken" | "lighten" | "color-dodge" | "color-burn" | "hard-light" | "soft-light" | "difference" | "exclusion" | "hue" | "saturation" | "color" | "luminosity";
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -1078,6 +1349,30 @@ export interface components {
             share: number;
             /** Name */
             name: string;
+        };
+        /**
+         * ColourView
+         * @description A colour in all its notations: HSL in degrees and %, OKLCH as 0..1, chroma, degrees.
+         */
+        ColourView: {
+            /** Hex */
+            hex: string;
+            /** Hsl */
+            hsl: [
+                number,
+                number,
+                number
+            ];
+            /** Oklch */
+            oklch: [
+                number,
+                number,
+                number
+            ];
+            /** Alpha */
+            alpha: number;
+            /** Fitted */
+            fitted: boolean;
         };
         /**
          * Column
@@ -1156,6 +1451,25 @@ export interface components {
              * @default 32px
              */
             gap: string;
+        };
+        /**
+         * CopyLayer
+         * @description A copy of a layer on top of another area's backdrop.
+         */
+        CopyLayer: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "copy-layer";
+            /** Page */
+            page: string;
+            /** Area */
+            area: string;
+            /** Layer */
+            layer: string;
+            /** To */
+            to: string;
         };
         /**
          * Crop
@@ -1237,6 +1551,67 @@ export interface components {
             block: string;
         };
         /**
+         * EdgeLayer
+         * @description A shade along the chosen edges, `depth` deep; softness 0 is a stripe, 1 fades over its whole depth.
+         *
+         *     `around` shades the corners as an oval instead (a vignette): what is `depth` of the way in from the corners or
+         *     nearer to them.
+         */
+        EdgeLayer: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Visible
+             * @default true
+             */
+            visible: boolean;
+            /**
+             * Opacity
+             * @default 1
+             */
+            opacity: number;
+            /**
+             * Blend
+             * @default normal
+             * @enum {string}
+             */
+            blend: "normal" | "multiply" | "screen" | "overlay" | "darken" | "lighten" | "color-dodge" | "color-burn" | "hard-light" | "soft-light" | "difference" | "exclusion" | "hue" | "saturation" | "color" | "luminosity";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "edge";
+            /**
+             * Edges
+             * @default [
+             *       "bottom"
+             *     ]
+             */
+            edges: ("top" | "right" | "bottom" | "left")[];
+            /**
+             * Around
+             * @default false
+             */
+            around: boolean;
+            /**
+             * Depth
+             * @default 40%
+             */
+            depth: string;
+            /**
+             * Softness
+             * @default 1
+             */
+            softness: number;
+            /**
+             * Colour
+             * @default #000000
+             */
+            colour: string;
+        };
+        /**
          * EditedView
          * @description Where the site stands after an edit, and what should be chosen then.
          */
@@ -1244,6 +1619,39 @@ export interface components {
             state: components["schemas"]["StateView"];
             /** Chosen */
             chosen: string | null;
+        };
+        /**
+         * Filter
+         * @description What is done to a picture before it is laid down (Filter Effects 1, section 5), in this order.
+         *
+         *     `blur` is the standard deviation in px; the others are amounts, 1 (for `grayscale` 0) being no change.
+         */
+        Filter: {
+            /**
+             * Blur
+             * @default 0
+             */
+            blur: number;
+            /**
+             * Brightness
+             * @default 1
+             */
+            brightness: number;
+            /**
+             * Contrast
+             * @default 1
+             */
+            contrast: number;
+            /**
+             * Saturate
+             * @default 1
+             */
+            saturate: number;
+            /**
+             * Grayscale
+             * @default 0
+             */
+            grayscale: number;
         };
         /**
          * Fit
@@ -1314,6 +1722,8 @@ export interface components {
             most_weight: number;
             /** Variable */
             variable: boolean;
+            /** Italic */
+            italic: boolean;
         };
         /**
          * FramingView
@@ -1360,6 +1770,93 @@ export interface components {
             seams: components["schemas"]["SeamsView"] | null;
         };
         /**
+         * Gradient
+         * @description A gradient. Two stops at one place make a hard edge.
+         *
+         *     `angle` in degrees, clockwise: where a linear one runs to (0 is upwards, 90 to the right), where a conic one begins.
+         *     `centre` is of radial and conic ones; `round` makes a radial one a circle, `extent` says how far it reaches.
+         */
+        Gradient: {
+            /**
+             * Shape
+             * @default linear
+             * @enum {string}
+             */
+            shape: "linear" | "radial" | "conic";
+            /**
+             * Angle
+             * @default 180
+             */
+            angle: number;
+            /**
+             * Centre
+             * @default [
+             *       "50%",
+             *       "50%"
+             *     ]
+             */
+            centre: [
+                string,
+                string
+            ];
+            /**
+             * Round
+             * @default false
+             */
+            round: boolean;
+            /**
+             * Extent
+             * @default farthest-corner
+             * @enum {string}
+             */
+            extent: "closest-side" | "closest-corner" | "farthest-side" | "farthest-corner";
+            /**
+             * Repeating
+             * @default false
+             */
+            repeating: boolean;
+            /**
+             * Space
+             * @default srgb
+             * @enum {string}
+             */
+            space: "srgb" | "oklab";
+            /** Stops */
+            stops: components["schemas"]["Stop"][];
+        };
+        /**
+         * GradientLayer
+         * @description A gradient over the whole area.
+         */
+        GradientLayer: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Visible
+             * @default true
+             */
+            visible: boolean;
+            /**
+             * Opacity
+             * @default 1
+             */
+            opacity: number;
+            /**
+             * Blend
+             * @default normal
+             * @enum {string}
+             */
+            blend: "normal" | "multiply" | "screen" | "overlay" | "darken" | "lighten" | "color-dodge" | "color-burn" | "hard-light" | "soft-light" | "difference" | "exclusion" | "hue" | "saturation" | "color" | "luminosity";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "gradient";
+            gradient: components["schemas"]["Gradient"];
+        };
+        /**
          * Height
          * @description A band's least height; its content and padding may make it higher.
          *
@@ -1401,7 +1898,8 @@ export interface components {
          *
          *     `size` as background-size: cover, contain, natural (auto), stretch (100% 100%), or own with `width` and `height`
          *     (None: auto). `focal` is the spot to keep in sight; `position`, where given, stands instead of it. `repeat` across
-         *     and down. `attachment` slower moves at `rate` times the page's speed.
+         *     and down. `attachment` slower moves at `rate` times the page's speed. A blurred picture is laid out in an area
+         *     that is larger by three times its blur each way, so that its edges do not pale.
          */
         ImageLayer: {
             /** Id */
@@ -1418,6 +1916,12 @@ export interface components {
              * @default 1
              */
             opacity: number;
+            /**
+             * Blend
+             * @default normal
+             * @enum {string}
+             */
+            blend: "normal" | "multiply" | "screen" | "overlay" | "darken" | "lighten" | "color-dodge" | "color-burn" | "hard-light" | "soft-light" | "difference" | "exclusion" | "hue" | "saturation" | "color" | "luminosity";
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -1471,6 +1975,16 @@ export interface components {
              */
             rate: number;
             crop?: components["schemas"]["Crop"] | null;
+            /**
+             * @default {
+             *       "blur": 0,
+             *       "brightness": 1,
+             *       "contrast": 1,
+             *       "saturate": 1,
+             *       "grayscale": 0
+             *     }
+             */
+            filter: components["schemas"]["Filter"];
             /**
              * Screens
              * @default {}
@@ -1557,6 +2071,23 @@ export interface components {
             label: string;
         };
         /**
+         * LayLook
+         * @description Put a saved look behind an area, instead of what is there.
+         */
+        LayLook: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "lay-look";
+            /** Page */
+            page: string;
+            /** Area */
+            area: string;
+            /** Look */
+            look: string;
+        };
+        /**
          * LayPicture
          * @description Show a picture in an area: in `layer`, or in a new layer at `at` (None: right on the base).
          */
@@ -1604,6 +2135,9 @@ export interface components {
         /**
          * Lettering
          * @description How a block's words are set. `line` is the line height as a multiple of the size.
+         *
+         *     `spacing` is added behind each letter. `italic` holds where the font has it. Hollow letters have no fill, only
+         *     their outline. `over` is the fill while the pointer is over a link, a menu or a button.
          */
         Lettering: {
             /**
@@ -1636,6 +2170,85 @@ export interface components {
              * @description none: as its band
              */
             align?: ("start" | "center" | "end") | null;
+            /**
+             * Spacing
+             * @default 0px
+             */
+            spacing: string;
+            /**
+             * Capitals
+             * @default false
+             */
+            capitals: boolean;
+            /**
+             * Italic
+             * @default false
+             */
+            italic: boolean;
+            outline?: components["schemas"]["Outline"] | null;
+            /**
+             * Hollow
+             * @default false
+             */
+            hollow: boolean;
+            shadow?: components["schemas"]["TextShadow"] | null;
+            /** Over */
+            over?: string | null;
+        };
+        /**
+         * Library
+         * @description Everything that ships for layers.
+         */
+        Library: {
+            /** Gradients */
+            gradients: components["schemas"]["LibraryGradient"][];
+            /** Tiles */
+            tiles: components["schemas"]["LibraryFigure"][];
+            /** Silhouettes */
+            silhouettes: components["schemas"]["LibraryFigure"][];
+            /** Blends */
+            blends: components["schemas"]["BlendGroup"][];
+        };
+        /**
+         * LibraryFigure
+         * @description A tile or a silhouette of the library; `image` is a CSS image of it in black.
+         */
+        LibraryFigure: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Image */
+            image: string;
+        };
+        /**
+         * LibraryGradient
+         * @description A gradient of the library; `image` is a CSS image of it.
+         */
+        LibraryGradient: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            gradient: components["schemas"]["Gradient"];
+            /** Image */
+            image: string;
+        };
+        /**
+         * Line
+         * @description A line around: its width and colour.
+         */
+        Line: {
+            /**
+             * Width
+             * @default 1px
+             */
+            width: string;
+            /**
+             * Colour
+             * @default #ffffff
+             */
+            colour: string;
         };
         /**
          * Live
@@ -1715,6 +2328,54 @@ export interface components {
              * @enum {integer}
              */
             by: -1 | 1;
+        };
+        /**
+         * Outline
+         * @description A line along the letters: beside a filled letter `width` wide, of a hollow one the line it consists of.
+         */
+        Outline: {
+            /**
+             * Width
+             * @default 1px
+             */
+            width: string;
+            /**
+             * Colour
+             * @default #000000
+             */
+            colour: string;
+        };
+        /**
+         * Over
+         * @description The state of a backdrop while the pointer is over its area, or the keyboard's focus in it.
+         *
+         *     `fade` is the time the change takes, ms. `layers` by id.
+         */
+        Over: {
+            /**
+             * Fade
+             * @default 240
+             */
+            fade: number;
+            /** Base */
+            base?: string | null;
+            /**
+             * Layers
+             * @default {}
+             */
+            layers: {
+                [key: string]: components["schemas"]["OverChange"];
+            };
+        };
+        /**
+         * OverChange
+         * @description What of a layer is otherwise while the pointer is over its area; None: as at rest.
+         */
+        OverChange: {
+            /** Opacity */
+            opacity?: number | null;
+            /** Colour */
+            colour?: string | null;
         };
         /**
          * OverlayView
@@ -1812,6 +2473,83 @@ export interface components {
             join: string;
         };
         /**
+         * PatternLayer
+         * @description Figures from the library of tiles, again and again.
+         *
+         *     `size` is the width of a tile in px, `spacing` what is added around its figure, in px. `turn` in degrees,
+         *     clockwise. `swapped` colours the ground and leaves the figure out. `offset` moves it, px.
+         */
+        PatternLayer: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Visible
+             * @default true
+             */
+            visible: boolean;
+            /**
+             * Opacity
+             * @default 1
+             */
+            opacity: number;
+            /**
+             * Blend
+             * @default normal
+             * @enum {string}
+             */
+            blend: "normal" | "multiply" | "screen" | "overlay" | "darken" | "lighten" | "color-dodge" | "color-burn" | "hard-light" | "soft-light" | "difference" | "exclusion" | "hue" | "saturation" | "color" | "luminosity";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "pattern";
+            /** Tile */
+            tile: string;
+            /**
+             * Colour
+             * @default #ffffff
+             */
+            colour: string;
+            /**
+             * Size
+             * @default 24
+             */
+            size: number;
+            /**
+             * Spacing
+             * @default 0
+             */
+            spacing: number;
+            /**
+             * Turn
+             * @default 0
+             */
+            turn: number;
+            /**
+             * Flip
+             * @default false
+             */
+            flip: boolean;
+            /**
+             * Swapped
+             * @default false
+             */
+            swapped: boolean;
+            /**
+             * Offset
+             * @default [
+             *       0,
+             *       0
+             *     ]
+             */
+            offset: [
+                number,
+                number
+            ];
+        };
+        /**
          * Picked
          * @description The asset of a picture that was taken in.
          */
@@ -1860,6 +2598,47 @@ export interface components {
             note: string;
             /** Credit */
             credit: string;
+        };
+        /**
+         * Plate
+         * @description A panel behind the words of a block: any backdrop, a key line, round corners, a shadow.
+         *
+         *     `padding` is inner space, where it shows; `space` outer space. With `fit` it is as wide as its words.
+         */
+        Plate: {
+            /**
+             * @default {
+             *       "layers": []
+             *     }
+             */
+            backdrop: components["schemas"]["Backdrop"];
+            line?: components["schemas"]["Line"] | null;
+            /**
+             * Radius
+             * @default 0px
+             */
+            radius: string;
+            shadow?: components["schemas"]["Shadow"] | null;
+            /**
+             * @default {
+             *       "block": "12px",
+             *       "inline": "16px"
+             *     }
+             */
+            padding: components["schemas"]["Padding"];
+            /**
+             * @default {
+             *       "block": "0px",
+             *       "inline": "0px"
+             *     }
+             */
+            space: components["schemas"]["Padding"];
+            /**
+             * Fit
+             * @description as wide as its words; otherwise as wide as its block may be
+             * @default true
+             */
+            fit: boolean;
         };
         /**
          * Position
@@ -1916,6 +2695,8 @@ export interface components {
             screen: string;
             /** Missing */
             missing: boolean;
+            /** Pointed */
+            pointed: boolean;
             /** Ratio */
             ratio: number | null;
             /** Shown */
@@ -2051,6 +2832,73 @@ export interface components {
             field?: string | null;
         };
         /**
+         * SaveLook
+         * @description Keep an area's whole backdrop under a name.
+         */
+        SaveLook: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "save-look";
+            /** Page */
+            page: string;
+            /** Area */
+            area: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * SavedGradient
+         * @description A gradient kept under a name, to be used again.
+         */
+        SavedGradient: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            gradient: components["schemas"]["Gradient"];
+        };
+        /**
+         * SavedLook
+         * @description A whole backdrop kept under a name, to be put behind another area.
+         */
+        SavedLook: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            backdrop: components["schemas"]["Backdrop"];
+        };
+        /**
+         * SchemeCard
+         * @description A scheme with the site's palette in it.
+         */
+        SchemeCard: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Palette */
+            palette: string[];
+        };
+        /**
+         * SchemeTried
+         * @description A scheme as a patch on the document.
+         */
+        SchemeTried: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Palette */
+            palette: string[];
+            /** Patch */
+            patch: {
+                [key: string]: unknown;
+            }[];
+        };
+        /**
          * Screen
          * @description A named viewport in CSS px, standing for the viewport widths `least` to `most`.
          */
@@ -2182,6 +3030,100 @@ export interface components {
             count: number;
         };
         /**
+         * Shadow
+         * @description A shadow behind something, moved and blurred (Backgrounds 3, section 6.1).
+         */
+        Shadow: {
+            /**
+             * Across
+             * @default 0px
+             */
+            across: string;
+            /**
+             * Down
+             * @default 2px
+             */
+            down: string;
+            /**
+             * Blur
+             * @default 8px
+             */
+            blur: string;
+            /**
+             * Spread
+             * @default 0px
+             */
+            spread: string;
+            /**
+             * Colour
+             * @default #00000066
+             */
+            colour: string;
+        };
+        /**
+         * ShapeLayer
+         * @description A silhouette from the library, stretched along an edge of its area and `depth` deep.
+         *
+         *     `flip` mirrors it along that edge; `outside` covers what the silhouette leaves free. `gradient`, where given,
+         *     stands instead of the colour.
+         */
+        ShapeLayer: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Visible
+             * @default true
+             */
+            visible: boolean;
+            /**
+             * Opacity
+             * @default 1
+             */
+            opacity: number;
+            /**
+             * Blend
+             * @default normal
+             * @enum {string}
+             */
+            blend: "normal" | "multiply" | "screen" | "overlay" | "darken" | "lighten" | "color-dodge" | "color-burn" | "hard-light" | "soft-light" | "difference" | "exclusion" | "hue" | "saturation" | "color" | "luminosity";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "shape";
+            /** Silhouette */
+            silhouette: string;
+            /**
+             * Side
+             * @default bottom
+             * @enum {string}
+             */
+            side: "top" | "right" | "bottom" | "left" | "whole";
+            /**
+             * Depth
+             * @default 30%
+             */
+            depth: string;
+            /**
+             * Flip
+             * @default false
+             */
+            flip: boolean;
+            /**
+             * Outside
+             * @default false
+             */
+            outside: boolean;
+            /**
+             * Colour
+             * @default #ffffff
+             */
+            colour: string;
+            gradient?: components["schemas"]["Gradient"] | null;
+        };
+        /**
          * ShelvePicture
          * @description Put a picture that was handed in onto the shelf, without showing it anywhere.
          */
@@ -2248,6 +3190,16 @@ export interface components {
              *     }
              */
             budget: components["schemas"]["Budget"];
+            /**
+             * Gradients
+             * @default []
+             */
+            gradients: components["schemas"]["SavedGradient"][];
+            /**
+             * Looks
+             * @default []
+             */
+            looks: components["schemas"]["SavedLook"][];
             /** Pages */
             pages: components["schemas"]["Page"][];
         };
@@ -2293,6 +3245,16 @@ export interface components {
             rows: components["schemas"]["SlotRow"][];
         };
         /**
+         * SpotView
+         * @description The colour behind the words at a spot, and the layers it is made of, topmost first.
+         */
+        SpotView: {
+            /** Colour */
+            colour: string;
+            /** Layers */
+            layers: string[];
+        };
+        /**
          * StateView
          * @description Where the site stands.
          */
@@ -2333,6 +3295,42 @@ export interface components {
             mood: string;
             /** Credit */
             credit: string;
+        };
+        /**
+         * Stop
+         * @description A colour and where it stands; without a place it stands evenly between its neighbours.
+         */
+        Stop: {
+            /** Colour */
+            colour: string;
+            /** At */
+            at?: string | null;
+        };
+        /**
+         * TextShadow
+         * @description A shadow of the letters (CSS Text Decoration 3, section 4).
+         */
+        TextShadow: {
+            /**
+             * Across
+             * @default 0px
+             */
+            across: string;
+            /**
+             * Down
+             * @default 1px
+             */
+            down: string;
+            /**
+             * Blur
+             * @default 4px
+             */
+            blur: string;
+            /**
+             * Colour
+             * @default #00000099
+             */
+            colour: string;
         };
         /**
          * UseView
@@ -2594,7 +3592,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Asked"];
+                "application/json": components["schemas"]["AskedLive"];
             };
         };
         responses: {
@@ -2745,7 +3743,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["AskedArea"];
+                "application/json": components["schemas"]["AskedBuildUp"];
             };
         };
         responses: {
@@ -2905,6 +3903,353 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FontView"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    whole_library_api_library_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Library"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    blends_api_blends_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedLayer"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BlendLooks"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    colour_api_colour_get: {
+        parameters: {
+            query: {
+                text: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ColourView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    colour_at_api_colour_at_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedSpot"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpotView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    colours_of_pictures_api_picture_colours_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedArea"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    schemes_api_schemes_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchemeCard"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    scheme_api_scheme_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedScheme"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchemeTried"];
                 };
             };
             /** @description Not Found */

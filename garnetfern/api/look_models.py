@@ -1,0 +1,102 @@
+"""What the interface sends and gets about colours, schemes, blending and the library."""
+
+from typing import Any
+
+from pydantic import BaseModel, Field
+
+from ..core.document import BlendMode, Gradient
+from .models import Asked
+
+
+class LibraryGradient(BaseModel):
+    """A gradient of the library; `image` is a CSS image of it."""
+
+    id: str
+    name: str
+    gradient: Gradient
+    image: str
+
+
+class LibraryFigure(BaseModel):
+    """A tile or a silhouette of the library; `image` is a CSS image of it in black."""
+
+    id: str
+    name: str
+    image: str
+
+
+class BlendGroup(BaseModel):
+    """Blend modes that do the same kind of thing."""
+
+    does: str
+    modes: list[BlendMode]
+
+
+class Library(BaseModel):
+    """Everything that ships for layers."""
+
+    gradients: list[LibraryGradient]
+    tiles: list[LibraryFigure]
+    silhouettes: list[LibraryFigure]
+    blends: list[BlendGroup]
+
+
+class BlendLook(BaseModel):
+    """The picture of an area with a layer in one blend mode."""
+
+    mode: BlendMode
+    picture: str
+
+
+class BlendLooks(BaseModel):
+    """All of them; none where the layer is not to be seen."""
+
+    looks: list[BlendLook]
+
+
+class ColourView(BaseModel):
+    """A colour in all its notations: HSL in degrees and %, OKLCH as 0..1, chroma, degrees."""
+
+    hex: str
+    hsl: tuple[float, float, float]
+    oklch: tuple[float, float, float]
+    alpha: float
+    fitted: bool
+
+
+class AskedSpot(Asked):
+    """A spot of a screen's page, px."""
+
+    screen: str
+    x: float = Field(ge=0, le=20_000)
+    y: float = Field(ge=0, le=200_000)
+
+
+class SpotView(BaseModel):
+    """The colour behind the words at a spot, and the layers it is made of, topmost first."""
+
+    colour: str
+    layers: list[str]
+
+
+class SchemeCard(BaseModel):
+    """A scheme with the site's palette in it."""
+
+    id: str
+    name: str
+    palette: list[str]
+
+
+class AskedScheme(BaseModel):
+    """A scheme to be tried: a shipped one's id, a picture's id, or a colour; its hues turned, its chroma multiplied."""
+
+    revision: int
+    which: str = Field(max_length=60)
+    turn: float = Field(0, ge=-360, le=360)
+    strength: float = Field(1, ge=0, le=2.5)
+
+
+class SchemeTried(SchemeCard):
+    """A scheme as a patch on the document."""
+
+    patch: list[dict[str, Any]]

@@ -1,0 +1,57 @@
+"""Routes about the library, colours, blending and schemes."""
+
+from typing import Annotated, Any
+
+from fastapi import APIRouter, Query
+from fastapi.responses import JSONResponse
+
+from ..core.colour.notations import read_colour
+from ..service.blends import blend_looks
+from ..service.colours import colour_view, notations_view, picture_colours, scheme_of, scheme_view, schemes_view
+from ..service.library import library
+from ..service.studio import Studio
+from . import look_models as k
+from . import models as m
+from .answers import problem_of
+
+
+def look_routes(studio: Studio) -> APIRouter:
+    """The library, colours, blend modes, schemes."""
+    api = APIRouter(prefix="/api", responses={**problem_of(409), **problem_of(422), **problem_of(404)})
+
+    @api.get("/library", response_model=k.Library)
+    def whole_library() -> Any:
+        return library()
+
+    @api.post("/blends", response_model=k.BlendLooks)
+    def blends(body: m.AskedLayer) -> Any:
+        site = studio.site(body.patch, body.revision)
+        page = studio.page(site, body.page)
+        area = studio.area(page, body.area)
+        return JSONResponse(blend_looks(studio.polite("blends"), site, page, area, body.layer))
+
+    @api.get("/colour", response_model=k.ColourView)
+    def colour(text: Annotated[str, Query(max_length=80)]) -> Any:
+        return notations_view(read_colour(text))
+
+    @api.post("/colour-at", response_model=k.SpotView)
+    def colour_at(body: k.AskedSpot) -> Any:
+        site = studio.site(body.patch, body.revision)
+        return colour_view(studio.reader, site, studio.page(site, body.page), body.screen, body.x, body.y)
+
+    @api.post("/picture-colours", response_model=list[str])
+    def colours_of_pictures(body: m.AskedArea) -> Any:
+        site = studio.site(body.patch, body.revision)
+        page = studio.page(site, body.page)
+        return picture_colours(site, page, studio.area(page, body.area), studio.looks)
+
+    @api.get("/schemes", response_model=list[k.SchemeCard])
+    def schemes() -> Any:
+        return schemes_view(studio.site())
+
+    @api.post("/scheme", response_model=k.SchemeTried)
+    def scheme(body: k.AskedScheme) -> Any:
+        site = studio.site(None, body.revision)
+        return scheme_view(site, scheme_of(site, studio.looks, body.which), body.turn, body.strength)
+
+    return api

@@ -1,0 +1,48 @@
+"""The library: gradients, tiles, silhouettes, blend modes by what they do, as plain data for the interface."""
+
+from functools import lru_cache
+from typing import Any
+
+from ..core.art import SILHOUETTES, TILES
+from ..core.css.declarations import data_url, gradient_value
+from ..core.document import Gradient, PatternLayer, ShapeLayer
+from ..core.resolve.pattern import pattern_svg
+from ..core.resolve.silhouette import silhouette_svg
+from ..stock.gradients import GRADIENTS
+
+BLENDS: tuple[tuple[str, tuple[str, ...]], ...] = (
+    ("lies over", ("normal",)),
+    ("darken", ("multiply", "darken", "color-burn")),
+    ("lighten", ("screen", "lighten", "color-dodge")),
+    ("more contrast", ("overlay", "soft-light", "hard-light")),
+    ("turns round", ("difference", "exclusion")),
+    ("colour alone", ("hue", "saturation", "color", "luminosity")),
+)
+"""The standard's modes, by what they do to a picture."""
+
+
+@lru_cache(maxsize=1)
+def library() -> dict[str, Any]:
+    """Everything in the library, with a CSS image of each for showing it."""
+    gradients = [
+        {"id": name, "name": words, "gradient": g, "image": gradient_value(Gradient.model_validate(g))}
+        for name, words, g in GRADIENTS
+    ]
+    tiles = [
+        {
+            "id": t.id,
+            "name": t.name,
+            "image": data_url(pattern_svg(PatternLayer(id="x", name="x", tile=t.id, size=22), "#000")),
+        }
+        for t in TILES.values()
+    ]
+    silhouettes = [
+        {
+            "id": s.id,
+            "name": s.name,
+            "image": data_url(silhouette_svg(ShapeLayer(id="x", name="x", silhouette=s.id), "#000")),
+        }
+        for s in SILHOUETTES.values()
+    ]
+    blends = [{"does": does, "modes": list(modes)} for does, modes in BLENDS]
+    return {"gradients": gradients, "tiles": tiles, "silhouettes": silhouettes, "blends": blends}
