@@ -6,6 +6,7 @@
   import InPlace from './inplace/InPlace.svelte';
   import { keyHandlers } from './keys';
   import Shortcuts from './parts/Shortcuts.svelte';
+  import SchemesView from './schemes/SchemesView.svelte';
   import ShelfView from './shelf/ShelfView.svelte';
   import TakeAway from './takeaway/TakeAway.svelte';
   import TopBar from './TopBar.svelte';
@@ -75,6 +76,8 @@
     <FramingView {bench} toShelf={() => (view = 'shelf')} />
   {:else if view === 'shelf'}
     <ShelfView {bench} toBench={() => (view = 'bench')} />
+  {:else if view === 'schemes'}
+    <SchemesView {bench} toBench={() => (view = 'bench')} />
   {:else}
     <TakeAway {bench} />
   {/if}

@@ -1,13 +1,16 @@
 import type {
   Asset,
+  BlendLook,
   BuildUp,
   BundleFile,
+  Colour,
   Crop,
   CropFacts,
   Edit,
   Font,
   Framing,
   Job,
+  Library,
   Live,
   Mend,
   Operation,
@@ -16,8 +19,11 @@ import type {
   Problem,
   Reading,
   Rule,
+  SchemeCard,
+  SchemeTried,
   ScreenAreas,
   SlotView,
+  Spot,
   State,
   Stock,
   Way,
@@ -75,9 +81,9 @@ export const state = () => get<State>('/api/state');
 export const fonts = () => get<Font[]>('/api/fonts');
 export const bundleFiles = () => get<BundleFile[]>('/api/bundle');
 export const before = (page: string) => get<Live>(`/api/before?page=${page}`);
-export const live = (asked: Asked) => post<Live>('/api/live', asked);
+export const live = (asked: Asked, pointed = false) => post<Live>('/api/live', { ...asked, pointed });
 export const readings = (asked: Asked) => post<{ readings: Reading[] }>('/api/readings', asked);
-export const buildUp = (asked: AskedArea, signal: AbortSignal) =>
+export const buildUp = (asked: AskedArea & { block?: string | null }, signal: AbortSignal) =>
   post<BuildUp>('/api/build-up', asked, signal);
 export const overlay = (asked: AskedLayer, signal: AbortSignal) =>
   post<Overlay>('/api/overlay', asked, signal);
@@ -106,6 +112,16 @@ export const askWork = () => post<Job>('/api/work', { kind: 'fit' });
 export const stopWork = (id: number) => post<Job>(`/api/work/${id}/stop`, {});
 export const rule = (page: string, area: string, selector: string) =>
   get<Rule>(`/api/rule?${new URLSearchParams({ page, area, selector })}`);
+export const library = () => get<Library>('/api/library');
+export const blends = (asked: AskedLayer, signal?: AbortSignal) =>
+  post<{ looks: BlendLook[] }>('/api/blends', asked, signal);
+export const colour = (text: string) => get<Colour>(`/api/colour?${new URLSearchParams({ text })}`);
+export const colourAt = (asked: Asked & { screen: string; x: number; y: number }) =>
+  post<Spot>('/api/colour-at', asked);
+export const pictureColours = (asked: AskedArea) => post<string[]>('/api/picture-colours', asked);
+export const schemes = () => get<SchemeCard[]>('/api/schemes');
+export const scheme = (revision: number, which: string, turn: number, strength: number) =>
+  post<SchemeTried>('/api/scheme', { revision, which, turn, strength });
 export const openSiteFile = (file: File, revision: number) =>
   answer<State>(
     fetch(`/api/site-file?${new URLSearchParams({ revision: String(revision), name: file.name })}`, {

@@ -22,7 +22,8 @@
   });
 
   const pages = $derived(bench.site?.pages ?? []);
-  const columns = $derived(bench.areas.filter((a) => a.column && a.band?.id === bench.band?.id));
+  const plates = $derived(bench.areas.filter((a) => a.kind === 'block' && a.band?.id === bench.band?.id));
+  const columns = $derived(bench.areas.filter((a) => a.kind === 'column' && a.band?.id === bench.band?.id));
   const joins = $derived(
     (bench.page?.joins ?? []).map((join) => ({
       join,
@@ -38,7 +39,7 @@
     );
     if (!band) return;
     bench.choose(joins.find((j) => j.bands.includes(band.id))?.join.id ?? band.id);
-    const overlay = bench.layers.findLast((l) => l.kind === 'colour' && l.visible !== false);
+    const overlay = bench.layers.findLast((l) => l.kind !== 'image' && l.visible !== false);
     if (overlay) bench.chooseCard(overlay.id);
     else void addColour(bench, bench.layers.length);
   }
@@ -83,7 +84,8 @@
         type="button"
         class="quiet"
         class:chosen={bench.area?.kind === 'band' && band.id === bench.area.id}
-        class:around={bench.area?.kind === 'column' && band.id === bench.band?.id}
+        class:around={(bench.area?.kind === 'column' || bench.area?.kind === 'block') &&
+          band.id === bench.band?.id}
         class:inside={joins.some((j) => j.bands.includes(band.id))}
         aria-pressed={band.id === bench.area?.id}
         onclick={() => bench.choose(band.id)}>{band.name}</button
@@ -98,6 +100,18 @@
             aria-label="{band.name}, column {n + 1}"
             title="Column {n + 1} of {band.name}"
             onclick={() => bench.choose(column.id)}>{n + 1}</button
+          >
+        {/each}
+      {/if}
+      {#if band.id === bench.band?.id}
+        {#each plates as plate (plate.id)}
+          <button
+            type="button"
+            class="quiet"
+            class:chosen={plate.id === bench.area?.id}
+            aria-pressed={plate.id === bench.area?.id}
+            title={plate.name}
+            onclick={() => bench.choose(plate.id)}>{plate.name.slice(0, 18)}</button
           >
         {/each}
       {/if}

@@ -2,6 +2,7 @@
   import type { Screen } from '../api/types';
   import type { Bench } from './bench.svelte';
   import { PictureDrag } from './drag.svelte';
+  import { GradientDrag } from './gradientdrag';
   import { apply, elementOf, idsAt } from './frame';
   import { mark, outline } from './marks';
 
@@ -11,24 +12,36 @@
   let frame = $state<HTMLIFrameElement>();
   let page = $state.raw<Document | null>(null);
   let flashing = $state(false);
-  const here = $derived(bench.short.filter((r) => r.screen === screen.id && !r.missing));
-  const grab = $derived(bench.layer?.kind === 'image');
+  const here = $derived(
+    bench.short.filter((r) => r.screen === screen.id && !r.missing && r.pointed === bench.pointed),
+  );
+  const grab = $derived(bench.layer?.kind === 'image' || bench.layer?.kind === 'gradient');
 
   function listen(inner: Document): void {
     const drag = new PictureDrag(bench, screen);
+    const turn = new GradientDrag(bench, screen);
     let dragged = false;
     inner.addEventListener('click', (event) => {
       event.preventDefault();
+      if (bench.eyedropper.taker) {
+        const { scrollX, scrollY } = inner.defaultView ?? { scrollX: 0, scrollY: 0 };
+        void bench.eyedropper.take(screen.id, event.clientX + scrollX, event.clientY + scrollY);
+        return;
+      }
       if (!dragged) bench.chooseClicked(idsAt(event.target));
       dragged = false;
     });
     inner.addEventListener('dragstart', (event) => event.preventDefault());
     inner.addEventListener('pointerdown', (event) => {
       drag.down(event);
+      turn.down(event);
       if (event.target instanceof inner.defaultView!.Element) event.target.setPointerCapture(event.pointerId);
     });
-    inner.addEventListener('pointermove', (event) => drag.move(event, scale));
-    inner.addEventListener('pointerup', () => (dragged = drag.up()));
+    inner.addEventListener('pointermove', (event) => {
+      drag.move(event, scale);
+      turn.move(event);
+    });
+    inner.addEventListener('pointerup', () => (dragged = drag.up() || turn.up()));
     for (const name of ['keydown', 'keyup'])
       inner.addEventListener(name, (event) =>
         window.dispatchEvent(new KeyboardEvent(name, event as KeyboardEvent)),
@@ -56,7 +69,7 @@
   $effect(() => {
     if (!page) return;
     page.documentElement.style.userSelect = grab ? 'none' : '';
-    page.documentElement.style.cursor = grab ? 'move' : '';
+    page.documentElement.style.cursor = bench.eyedropper.taker ? 'crosshair' : grab ? 'move' : '';
   });
 
   $effect(() => {

@@ -5,18 +5,41 @@
 
   let { bench, screen, most }: { bench: Bench; screen: Screen; most: number } = $props();
 
-  type Row = { block: Block; rest: Reading; missing: Reading | undefined };
+  type Row = { block: Block; rest: Reading; others: { kind: 'missing' | 'over'; reading: Reading }[] };
   const rows = $derived.by(() => {
     const mine = bench.readings.filter((r) => r.screen === screen.id);
     const found = bench.words.flatMap((block): Row[] => {
-      const rest = mine.find((r) => r.block === block.id && !r.missing);
+      const own = mine.filter((r) => r.block === block.id);
+      const rest = own.find((r) => !r.missing && r.pointed === bench.pointed) ?? own.find((r) => !r.missing);
       if (!rest) return [];
-      return [{ block, rest, missing: mine.find((r) => r.block === block.id && r.missing) }];
+      const missing = own.find((r) => r.missing);
+      const over = own.find((r) => r.pointed !== rest.pointed && !r.missing);
+      // what is as at rest under the pointer needs no figure of its own
+      const tells = over && Math.abs((over.ratio ?? 0) - (rest.ratio ?? 0)) > 0.005;
+      return [
+        {
+          block,
+          rest,
+          others: [
+            ...(missing ? [{ kind: 'missing' as const, reading: missing }] : []),
+            ...(over && tells ? [{ kind: 'over' as const, reading: over }] : []),
+          ],
+        },
+      ];
     });
     // where there is no room for all, what falls short comes first
-    const rank = (row: Row) => Number(row.rest.meets && (row.missing?.meets ?? true));
+    const rank = (row: Row) => Number(row.rest.meets && row.others.every((o) => o.reading.meets));
     return found.length > most ? found.toSorted((a, b) => rank(a) - rank(b)) : found;
   });
+
+  const SAID = {
+    missing: ['without the picture:', 'without picture'],
+    over: ['with the pointer over it or not:', 'pointer'],
+  };
+  const SHAPES = {
+    missing: 'M1.500 1.500h11v9h-11ZM1.500 10.500 12.500 1.500',
+    over: 'M3 1v9l2.500-2.500 2 3.500 1.500-1-2-3.300H11Z',
+  };
 
   function said(block: Block): string {
     const text = block.kind === 'menu' ? (block.items ?? []).map((i) => i.wording).join(', ') : block.wording;
@@ -30,7 +53,7 @@
 
 <ul class="ledger mt-1.5" style:max-height="{most * 20}px" aria-label="Readings on {screen.name}">
   {#each rows as row (row.block.id)}
-    {@const { rest, missing } = row}
+    {@const { rest, others } = row}
     <li>
       <button type="button" class="row" title={rest.sentence} onclick={() => choose(row)}>
         <Verdict meets={rest.meets} vouched={rest.vouched} />
@@ -42,19 +65,16 @@
           </span>
         {/if}
         {#if !rest.meets}<span class="short">short</span>{/if}
-        {#if missing?.shown}
-          <span class="without" class:trouble={!missing.meets} title="{missing.name}: {missing.sentence}">
-            <svg viewBox="0 0 14 12" role="img" aria-label="without the picture:">
-              <path
-                d="M1.500 1.500h11v9h-11ZM1.500 10.500 12.500 1.500"
-                fill="none"
-                stroke="currentColor"
-                stroke-width="1.400"
-              />
-            </svg><b>{missing.shown}</b><span class="words">without picture</span
-            >{#if !missing.meets}&nbsp;short{/if}
-          </span>
-        {/if}
+        {#each others as { kind, reading } (kind)}
+          {#if reading.shown}
+            <span class="without" class:trouble={!reading.meets} title="{reading.name}: {reading.sentence}">
+              <svg viewBox="0 0 14 12" role="img" aria-label={SAID[kind][0]}>
+                <path d={SHAPES[kind]} fill="none" stroke="currentColor" stroke-width="1.400" />
+              </svg><b>{reading.shown}</b><span class="words">{SAID[kind][1]}</span
+              >{#if !reading.meets}&nbsp;short{/if}
+            </span>
+          {/if}
+        {/each}
       </button>
     </li>
   {/each}

@@ -7,12 +7,14 @@ import type {
   Font,
   Framing,
   Layer,
+  Library,
   Overlay,
   Reading,
   Screen,
   ScreenAreas,
 } from '../api/types';
 import { Latest, Settled } from './latest';
+import { Eyedropper } from './eyedropper.svelte';
 import { Session } from './session.svelte';
 import { areasOf, around, blockPath, type Area } from './tree';
 import { Uploads } from './uploads.svelte';
@@ -25,6 +27,10 @@ export class Bench extends Session {
   framing = $state.raw<Framing | null>(null);
   areaViews = $state.raw<ScreenAreas[]>([]);
   fonts = $state.raw<Font[]>([]);
+  library = $state.raw<Library | null>(null);
+  /** Which block's readings the contrast line follows; null: the one that fares worst. */
+  lineBlock = $state<string | null>(null);
+  readonly eyedropper = new Eyedropper(this);
   areaId = $state('');
   /** Which screen settings are being made for; null: for all. */
   scope = $state<string | null>(null);
@@ -67,6 +73,11 @@ export class Bench extends Session {
     `${this.pagePath}/bands/${this.bands.findIndex((b) => b.id === this.band?.id)}`,
   );
 
+  /** The JSON Pointer of the present area's backdrop. */
+  get backdropPath(): string {
+    return `${this.areaPath}/backdrop`;
+  }
+
   layerPath(id: string): string {
     return `${this.areaPath}/backdrop/layers/${this.layers.findIndex((l) => l.id === id)}`;
   }
@@ -83,11 +94,12 @@ export class Bench extends Session {
 
   async start(): Promise<void> {
     try {
-      const [state, fonts] = await Promise.all([client.state(), client.fonts()]);
+      const [state, fonts, library] = await Promise.all([client.state(), client.fonts(), client.library()]);
       this.fonts = fonts;
+      this.library = library;
       this.take(state);
       this.areaId = this.area?.id ?? '';
-      const overlay = this.layers.findLast((l) => l.kind === 'colour');
+      const overlay = this.layers.findLast((l) => l.kind !== 'image');
       this.cardId = overlay?.id ?? this.layers[0]?.id ?? 'base';
       this.settle();
     } catch (error) {
@@ -108,13 +120,14 @@ export class Bench extends Session {
   choose(id: string, card?: string): void {
     if (id !== this.areaId) {
       this.buildUp = null;
+      this.lineBlock = null;
       this.overlay = null;
       this.framing = null;
     }
     this.areaId = id;
     this.flash += 1;
     this.cardId =
-      card ?? this.layers.findLast((l) => l.kind === 'colour')?.id ?? this.layers.at(-1)?.id ?? 'base';
+      card ?? this.layers.findLast((l) => l.kind !== 'image')?.id ?? this.layers.at(-1)?.id ?? 'base';
     this.settle();
   }
 
@@ -168,6 +181,12 @@ export class Bench extends Session {
     });
   }
 
+  /** Follow the readings of one block along the build-up, or of the one that fares worst. */
+  follow(block: string | null): void {
+    this.lineBlock = block;
+    this.settle();
+  }
+
   private settle(): void {
     this.settling.run(async (signal) => {
       if (!this.area || !this.state) return;
@@ -177,12 +196,14 @@ export class Bench extends Session {
       try {
         const framed = layer?.kind === 'image' ? client.framing({ ...asked, layer: layer.id }, signal) : null;
         await Promise.all([
-          client.buildUp(asked, signal).then((found) => (this.buildUp = found)),
+          client.buildUp({ ...asked, block: this.lineBlock }, signal).then((found) => (this.buildUp = found)),
           framed?.then((found) => (this.framing = found)),
           client.areas(this.asked, signal).then((found) => (this.areaViews = found)),
         ]);
         this.overlay =
-          layer?.kind === 'colour' ? await client.overlay({ ...asked, layer: layer.id }, signal) : null;
+          layer && layer.kind !== 'image'
+            ? await client.overlay({ ...asked, layer: layer.id }, signal)
+            : null;
       } catch (error) {
         if (error instanceof DOMException || (await this.overtaken(error))) return;
         if (kept) this.tell(error);

@@ -16,6 +16,8 @@ export class Session {
   live = $state.raw<Live | null>(null);
   notice = $state.raw<Notice | null>(null);
   holding = $state(false);
+  /** Whether the screens show what is while the pointer is over everything that answers to it. */
+  pointed = $state(false);
   pageId = $state('home');
 
   protected readonly showing = new Latest();
@@ -43,7 +45,7 @@ export class Session {
     this.showing.run(async () => {
       const kept = this.draft.length === 0;
       try {
-        const live = await client.live(this.asked);
+        const live = await client.live(this.asked, this.pointed);
         if (!this.holding) this.live = live;
         this.shown();
       } catch (error) {
@@ -147,6 +149,12 @@ export class Session {
     });
     this.keeping = done;
     return done;
+  }
+
+  /** Show the page at rest, or while it is pointed at. */
+  point(pointed: boolean): void {
+    this.pointed = pointed;
+    this.refresh();
   }
 
   /** Show the state before the last step, or before the change that is being made, while a key is held. */

@@ -1,6 +1,6 @@
 import type { Backdrop, Band, Block, Column, Join, Page } from '../api/types';
 
-export type AreaKind = 'page' | 'join' | 'band' | 'column';
+export type AreaKind = 'page' | 'join' | 'band' | 'column' | 'block';
 
 /** An area of a page with its place in it: `path` is a JSON Pointer from the page on. */
 export type Area = {
@@ -64,7 +64,7 @@ export function areasOf(page: Page): Area[] {
       band,
       blocks: blocksIn([band]),
     });
-    for (const [k, column] of (band.columns ?? []).entries())
+    for (const [k, column] of (band.columns ?? []).entries()) {
       found.push({
         id: column.id,
         kind: 'column',
@@ -76,6 +76,20 @@ export function areasOf(page: Page): Area[] {
         join: null,
         blocks: column.blocks ?? [],
       });
+      for (const [m, block] of (column.blocks ?? []).entries())
+        if (block.plate)
+          found.push({
+            id: block.id,
+            kind: 'block',
+            name: `Plate of ${block.wording?.slice(0, 24) || block.kind}`,
+            path: `${path}/columns/${k}/blocks/${m}/plate`,
+            backdrop: block.plate.backdrop ?? {},
+            band,
+            column,
+            join: null,
+            blocks: [block],
+          });
+    }
   }
   return found;
 }

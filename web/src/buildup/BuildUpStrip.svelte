@@ -1,38 +1,47 @@
 <script lang="ts">
   import type { Layer } from '../api/types';
   import type { Bench } from '../bench/bench.svelte';
+  import { kindOf } from '../layers/kinds';
   import AddLayer from './AddLayer.svelte';
+  import CardView from './Card.svelte';
   import ContrastLine from './ContrastLine.svelte';
-  import { moveLayer, setVisible } from './layers';
+  import { moveLayer } from './layers';
 
   let { bench }: { bench: Bench } = $props();
 
   const CARD = 122;
   const STEP = 140;
-  const LINE = 118;
-  const SIZES = {
-    cover: 'fills',
-    contain: 'whole',
-    natural: 'natural',
-    stretch: 'stretched',
-    own: 'own size',
-  };
+  const LINE = 104;
   let dragged = $state<string | null>(null);
 
-  type Entry = { id: string; name: string; aside: string; layer: Layer | null };
-  const entries = $derived<Entry[]>([
-    { id: 'base', name: 'Base', aside: bench.area?.backdrop.base ?? 'none', layer: null },
-    ...bench.layers.map((layer) => ({ id: layer.id, name: layer.name, aside: aside(layer), layer })),
-    { id: 'words', name: 'Words', aside: '', layer: null },
-  ]);
+  type Entry = { id: string; name: string; aside: string; layer: Layer | null; below: string | null };
   const cards = $derived(bench.buildUp?.cards ?? []);
-  const lineOf = $derived(bench.blocks.find((b) => b.id === bench.buildUp?.block)?.wording ?? '');
+  const entries = $derived<Entry[]>([
+    ...cards.flatMap((c) =>
+      c.below ? [{ id: c.id, name: c.name ?? '', aside: 'below', layer: null, below: c.below }] : [],
+    ),
+    { id: 'base', name: 'Base', aside: bench.area?.backdrop.base ?? 'none', layer: null, below: null },
+    ...bench.layers.map((layer) => ({
+      id: layer.id,
+      name: layer.name,
+      aside: aside(layer),
+      layer,
+      below: null,
+    })),
+    { id: 'words', name: 'Words', aside: '', layer: null, below: null },
+  ]);
+  const first = $derived(entries.filter((e) => e.below).length);
+  const blocks = $derived(
+    (bench.buildUp?.blocks ?? []).map((id) => ({ id, words: said(bench.words.find((b) => b.id === id)) })),
+  );
+
+  function said(block: { wording?: string; kind: string } | undefined): string {
+    const words = block?.wording || block?.kind || '';
+    return words.length > 34 ? `${words.slice(0, 32)} …` : words;
+  }
 
   function aside(layer: Layer): string {
-    if (layer.visible === false) return 'off';
-    if (layer.kind === 'image')
-      return layer.repeat?.some((r) => r !== 'no-repeat') ? 'tiles' : SIZES[layer.size ?? 'cover'];
-    return `${Math.round((layer.opacity ?? 1) * 100)} %`;
+    return layer.visible === false ? 'off' : kindOf(layer).aside(layer);
   }
 
   function key(event: KeyboardEvent, entry: Entry): void {
@@ -53,67 +62,58 @@
     );
     dragged = null;
   }
+
+  const events = (entry: Entry) => ({
+    ondragstart: (e: DragEvent) => {
+      dragged = entry.id;
+      e.dataTransfer?.setData('text/plain', entry.id);
+    },
+    ondragend: () => (dragged = null),
+    ondragover: (e: DragEvent) => dragged && entry.layer && e.preventDefault(),
+    ondrop: (e: DragEvent) => dropOn(e, entry),
+    onkeydown: (e: KeyboardEvent) => key(e, entry),
+    onclick: () => (entry.below ? bench.choose(entry.below) : bench.chooseCard(entry.id)),
+  });
 </script>
 
 <section
   aria-labelledby="build-up"
-  class="min-w-0 overflow-x-auto overflow-y-hidden border-r border-base-300 px-6 pt-3"
+  class="min-w-0 overflow-x-auto overflow-y-hidden border-r border-base-300 px-6 pt-2.5"
 >
-  <div class="flex items-baseline gap-3 whitespace-nowrap">
+  <div class="flex items-baseline gap-2 whitespace-nowrap">
     <h2 id="build-up" class="display-face text-[16px]">Build-up</h2>
-    <p class="muted truncate">
-      as far as each layer{#if lineOf}, and the worst reading of <i
-          >{lineOf.slice(0, 40)}{lineOf.length > 40 ? ' …' : ''}</i
-        > there{/if}
-    </p>
-  </div>
-  <ol class="flex pt-2" style:gap="{STEP - CARD}px">
-    {#each entries as entry, n (entry.id)}
-      {@const card = cards.find((c) => c.id === entry.id)}
-      <li class="relative shrink-0" style:width="{CARD}px">
-        <button
-          type="button"
-          class="stage"
-          class:off={entry.layer?.visible === false}
-          aria-pressed={bench.cardId === entry.id}
-          aria-label="{entry.name}{entry.layer?.visible === false ? ', switched off' : ''}"
-          draggable={entry.layer !== null}
-          ondragstart={(e) => {
-            dragged = entry.id;
-            e.dataTransfer?.setData('text/plain', entry.id);
-          }}
-          ondragend={() => (dragged = null)}
-          ondragover={(e) => dragged && entry.layer && e.preventDefault()}
-          ondrop={(e) => dropOn(e, entry)}
-          onkeydown={(e) => key(e, entry)}
-          onclick={() => bench.chooseCard(entry.id)}
+    {#if blocks.length > 0}
+      <label class="muted">
+        and the worst reading of
+        <select
+          class="follow"
+          value={bench.lineBlock ?? ''}
+          onchange={(e) => bench.follow(e.currentTarget.value || null)}
         >
-          {#if card}<img src={card.picture} alt="" draggable="false" />{/if}
-        </button>
-        <div class="flex items-center gap-1 text-[12.5px]">
-          <span class="truncate font-semibold">{entry.name}</span>
-          <span class="muted ml-auto whitespace-nowrap">{entry.aside}</span>
-          {#if entry.layer}
-            <button
-              type="button"
-              class="eye"
-              aria-label="{entry.layer.visible === false ? 'Show' : 'Hide'} {entry.name}"
-              onclick={() => setVisible(bench, entry.layer as Layer, entry.layer?.visible === false)}
-            >
-              <svg viewBox="0 0 16 16" aria-hidden="true">
-                <circle
-                  cx="8"
-                  cy="8"
-                  r="5.500"
-                  fill={entry.layer.visible === false ? 'none' : 'currentColor'}
-                />
-                <circle cx="8" cy="8" r="5.500" fill="none" stroke="currentColor" stroke-width="1.500" />
-              </svg>
-            </button>
-          {/if}
-        </div>
-        {#if entry.id !== 'words'}
-          <AddLayer {bench} at={n} last={n === entries.length - 2} />
+          <option value="">{said(bench.words.find((b) => b.id === bench.buildUp?.block))}</option>
+          {#each blocks.filter((b) => b.id !== bench.buildUp?.block || bench.lineBlock) as block (block.id)}
+            <option value={block.id}>{block.words}</option>
+          {/each}
+        </select>
+      </label>
+    {/if}
+  </div>
+  <p class="muted truncate text-[12.5px]" role="status">{bench.buildUp?.sentence || ' '}</p>
+  <ol class="flex pt-1.5" style:gap="{STEP - CARD}px">
+    {#each entries as entry, n (entry.id)}
+      <li class="relative shrink-0" style:width="{CARD}px">
+        <CardView
+          {bench}
+          id={entry.id}
+          name={entry.name}
+          aside={entry.aside}
+          layer={entry.layer}
+          below={entry.below !== null}
+          card={cards.find((c) => c.id === entry.id)}
+          events={events(entry)}
+        />
+        {#if !entry.below && entry.id !== 'words'}
+          <AddLayer {bench} at={n - first} />
         {/if}
       </li>
     {/each}
@@ -122,38 +122,11 @@
 </section>
 
 <style>
-  .stage {
-    display: grid;
-    place-items: center;
-    width: 122px;
-    height: 76px;
-    overflow: hidden;
+  .follow {
+    max-width: 230px;
+    background: transparent;
+    font-style: italic;
     cursor: pointer;
-    background: color-mix(in oklab, var(--color-base-content) 8%, transparent);
-    box-shadow: 0 0 0 1px color-mix(in oklab, var(--color-base-content) 25%, transparent);
-  }
-  .stage img {
-    width: 100%;
-    height: 100%;
-    object-fit: cover;
-  }
-  .stage[aria-pressed='true'] {
-    box-shadow:
-      0 0 0 2px var(--color-base-100),
-      0 0 0 4px var(--color-primary);
-  }
-  .off img {
-    opacity: 0.45;
-  }
-  .eye {
-    display: grid;
-    place-items: center;
-    width: 22px;
-    height: 24px;
-    flex: none;
-    cursor: pointer;
-  }
-  .eye svg {
-    width: 11px;
+    min-height: 24px;
   }
 </style>

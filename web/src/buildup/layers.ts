@@ -1,4 +1,4 @@
-import type { Asset, Layer, Operation } from '../api/types';
+import type { Asset, Layer, Operation, Problem } from '../api/types';
 import type { Bench } from '../bench/bench.svelte';
 import { freeId } from '../bench/ids';
 
@@ -33,17 +33,38 @@ export function duplicateLayer(bench: Bench, layer: Layer): Promise<void> {
   return insert(bench, copy, bench.layers.findIndex((l) => l.id === layer.id) + 1);
 }
 
-/** A colour laid in at a place of the build-up, out of the site's darkest palette colour, at half its strength. */
-export function addColour(bench: Bench, at: number): Promise<void> {
-  const colour = bench.site?.palette?.[1] ?? bench.site?.palette?.[0] ?? '#000000';
-  const id = freeId('overlay', bench.page);
-  return insert(bench, { kind: 'colour', id, name: 'Overlay', colour, opacity: 0.4, visible: true }, at);
-}
-
-export async function addPicture(bench: Bench, asset: Asset, at: number): Promise<void> {
+/** Lay something in at a place of the build-up. A picture is laid by the core, which finds its focal point. */
+export async function addLayer(bench: Bench, wanted: Record<string, unknown>, at: number): Promise<void> {
   const { page, area } = bench;
   if (!page || !area) return;
-  await bench.edit({ kind: 'lay-picture', page: page.id, area: area.id, asset, at }, (card) =>
-    bench.chooseCard(card),
+  if (wanted.kind === 'image') {
+    const asset = wanted.asset as Asset;
+    await bench.edit({ kind: 'lay-picture', page: page.id, area: area.id, asset, at }, (card) =>
+      bench.chooseCard(card),
+    );
+    return;
+  }
+  const id = freeId(String(wanted.kind), page);
+  await insert(bench, { opacity: 1, visible: true, ...wanted, id } as Layer, at);
+}
+
+/** A colour out of the site's darkest palette colour, at less than half its strength. */
+export function addColour(bench: Bench, at: number): Promise<void> {
+  const colour = bench.site?.palette?.[1] ?? bench.site?.palette?.[0] ?? '#000000';
+  return addLayer(bench, { kind: 'colour', name: 'Overlay', colour, opacity: 0.4 }, at);
+}
+
+export function copyLayer(bench: Bench, layer: Layer, to: string): void {
+  const { page, area } = bench;
+  if (page && area)
+    void bench.edit({ kind: 'copy-layer', page: page.id, area: area.id, layer: layer.id, to }, (card) =>
+      bench.choose(to, card),
+    );
+}
+
+export function renameLayer(bench: Bench, layer: Layer, name: string): Promise<Problem | null> {
+  return bench.keep(
+    [{ op: 'add', path: `${bench.layerPath(layer.id)}/name`, value: name }],
+    `Call it ${name}`,
   );
 }

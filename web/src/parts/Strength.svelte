@@ -3,12 +3,13 @@
   type Props = {
     label: string;
     value: number;
-    colour: string;
+    /** A CSS background: the layer at full strength. */
+    ink: string;
     tick?: number | null;
     show: (value: number) => void;
     keep: (value: number) => void;
   };
-  let { label, value, colour, tick = null, show, keep }: Props = $props();
+  let { label, value, ink, tick = null, show, keep }: Props = $props();
 
   const id = $props.id();
   let pulled = $state<number | null>(null);
@@ -48,7 +49,7 @@
 <div class="flex items-center gap-2">
   <label for={id} class="muted w-[68px] shrink-0 text-[13px]">{label}</label>
   <div class="track chequered">
-    <div class="ink" style:background="linear-gradient(to right, transparent, {colour})"></div>
+    <div class="ink" style:background={ink}></div>
     {#if tick !== null}
       <div
         class="tick"
@@ -81,6 +82,7 @@
   .ink {
     position: absolute;
     inset: 0;
+    mask-image: linear-gradient(to right, transparent, black);
   }
   .tick {
     position: absolute;

@@ -2,10 +2,12 @@
   /** The area itself: its base colour, and what its kind has: the page's width, a band's height and spaces. */
   import type { Operation } from '../api/types';
   import type { Bench } from '../bench/bench.svelte';
+  import { basePatch } from '../layers/change';
   import ColourField from '../parts/ColourField.svelte';
   import Field from '../parts/Field.svelte';
   import { nudgeLength } from '../parts/lengths';
   import BandSettings from './BandSettings.svelte';
+  import PlateSettings from './PlateSettings.svelte';
   import PictureChooser from './PictureChooser.svelte';
   import UploadList from './UploadList.svelte';
 
@@ -31,11 +33,11 @@
 
 <div class="flex flex-col gap-2">
   <ColourField
+    {bench}
     label="Base"
-    value={area?.backdrop.base ?? '#ffffff'}
-    palette={bench.site?.palette ?? []}
-    show={(colour) => bench.show(set('backdrop/base', colour))}
-    keep={(colour) => bench.keep(set('backdrop/base', colour), `Base in ${colour}`)}
+    value={(bench.pointed ? area?.backdrop.over?.base : null) ?? area?.backdrop.base ?? '#ffffff'}
+    show={(colour) => bench.show(basePatch(bench, colour))}
+    keep={(colour) => bench.keep(basePatch(bench, colour), `Base in ${colour}`)}
   />
   <p class="muted text-[12.5px]">
     {area?.backdrop.base ? '' : 'No base colour: what lies below shows through. '}Visitors see it while the
@@ -61,6 +63,8 @@
     </div>
   {:else if area?.kind === 'band' && bench.band}
     <BandSettings {bench} band={bench.band} />
+  {:else if area?.kind === 'block' && area.blocks[0]?.plate}
+    <PlateSettings {bench} block={area.blocks[0]} plate={area.blocks[0].plate} />
   {:else if area?.kind === 'column'}
     <div class="grid grid-cols-2 gap-3">
       {#each [['block', 'Space above, below'], ['inline', 'Space beside']] as const as [side, label] (side)}

@@ -8,6 +8,7 @@
   const NAMES = {
     heading: 'Heading',
     text: 'Text',
+    button: 'Button',
     logo: 'Logo',
     menu: 'Menu',
     picture: 'Picture',
@@ -15,8 +16,8 @@
   };
   const page = $derived(bench.page?.id ?? '');
   const column = $derived(
-    bench.areas.find((a) => a.column && a.blocks.some((b) => b.id === bench.block?.id)) ??
-      bench.areas.find((a) => a.column && a.band?.id === bench.band?.id),
+    bench.areas.find((a) => a.kind === 'column' && a.blocks.some((b) => b.id === bench.block?.id)) ??
+      bench.areas.find((a) => a.kind === 'column' && a.band?.id === bench.band?.id),
   );
   const said = (block: Block) =>
     block.kind === 'menu' || block.kind === 'picture' || block.kind === 'space'

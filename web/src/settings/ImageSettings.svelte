@@ -6,7 +6,8 @@
   import Differs from '../parts/Differs.svelte';
   import Field from '../parts/Field.svelte';
   import { nudgeLength } from '../parts/lengths';
-  import Strength from '../parts/Strength.svelte';
+  import LayerStrength from '../layers/LayerStrength.svelte';
+  import FilterSettings from './FilterSettings.svelte';
   import FocalPad from './FocalPad.svelte';
   import PictureChooser from './PictureChooser.svelte';
   import PlaceSettings from './PlaceSettings.svelte';
@@ -94,17 +95,8 @@
     {/if}
     <PlaceSettings {bench} {layer} {own} {set} {keep} />
     <TileSettings {bench} {layer} />
-    <Strength
-      label="Strength"
-      value={layer.opacity ?? 1}
-      colour="#8a8378"
-      show={(value) => bench.show(setting(path, layer, { opacity: value }, null))}
-      keep={(value) =>
-        void bench.keep(
-          setting(path, layer, { opacity: value }, null),
-          `${layer.name} at ${Math.round(value * 100)} %`,
-        )}
-    />
+    <LayerStrength {bench} {layer} ink="#8a8378" />
+    <FilterSettings {bench} {layer} />
     <PictureChooser {bench} {layer} />
   </div>
 </div>

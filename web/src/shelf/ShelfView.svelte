@@ -8,16 +8,18 @@
   import { filtered, type Filter } from './filter';
   import Filters from './Filters.svelte';
   import PictureGrid from './PictureGrid.svelte';
+  import Saved from './Saved.svelte';
   import Slots from './Slots.svelte';
   import StockSearch from './StockSearch.svelte';
 
   let { bench, toBench }: { bench: Bench; toBench: () => void } = $props();
 
-  type Tab = 'own' | 'stock' | 'slots';
+  type Tab = 'own' | 'stock' | 'slots' | 'looks';
   const TABS: { id: Tab; name: string }[] = [
     { id: 'own', name: 'Our pictures' },
     { id: 'stock', name: 'Picture loan' },
     { id: 'slots', name: 'Exact slots' },
+    { id: 'looks', name: 'Gradients and looks' },
   ];
   let tab = $state<Tab>('own');
   let pictures = $state.raw<Picture[]>([]);
@@ -105,6 +107,8 @@
         tab = 'own';
       }}
     />
+  {:else if tab === 'looks'}
+    <Saved {bench} {toBench} />
   {:else}
     <Slots {bench} />
   {/if}

@@ -1,0 +1,44 @@
+import * as client from '../api/client';
+import type { Spot } from '../api/types';
+import type { Bench } from './bench.svelte';
+
+const RECENT = 10;
+
+/** Takes a colour off a screen: the core says what is there and which layers it is made of. */
+export class Eyedropper {
+  /** Who waits for a colour. */
+  taker = $state.raw<((colour: string) => void) | null>(null);
+  seen = $state.raw<Spot | null>(null);
+  recent = $state.raw<string[]>([]);
+  private readonly bench: Bench;
+
+  constructor(bench: Bench) {
+    this.bench = bench;
+  }
+
+  ask(taker: (colour: string) => void): void {
+    this.taker = taker;
+    this.seen = null;
+  }
+
+  leave(): void {
+    this.taker = null;
+  }
+
+  used(colour: string): void {
+    this.recent = [colour, ...this.recent.filter((c) => c !== colour)].slice(0, RECENT);
+  }
+
+  async take(screen: string, x: number, y: number): Promise<void> {
+    const taker = this.taker;
+    try {
+      const spot = await client.colourAt({ ...this.bench.asked, screen, x, y });
+      this.seen = spot;
+      taker?.(spot.colour);
+      this.used(spot.colour);
+    } catch (error) {
+      this.bench.tell(error);
+    }
+    this.taker = null;
+  }
+}

@@ -1,0 +1,98 @@
+<script lang="ts">
+  import type { PatternLayer } from '../../../api/types';
+  import type { Bench } from '../../../bench/bench.svelte';
+  import ColourField from '../../../parts/ColourField.svelte';
+  import NumberField from '../../../parts/NumberField.svelte';
+  import { keepLayer, showLayer, shownLayer } from '../../change';
+  import FigurePicker from '../../FigurePicker.svelte';
+  import LayerStrength from '../../LayerStrength.svelte';
+
+  let { bench, layer }: { bench: Bench; layer: PatternLayer } = $props();
+  const own = $derived(shownLayer(bench, layer));
+  const offset = $derived([layer.offset?.[0] ?? 0, layer.offset?.[1] ?? 0] as const);
+  type Values = Record<string, unknown>;
+  const field = (label: string, make: (value: number) => Values) => ({
+    label,
+    show: (value: number) => showLayer(bench, layer, make(value)),
+    keep: (value: number) => keepLayer(bench, layer, make(value), `${layer.name}: ${label} ${value}`),
+  });
+</script>
+
+<div class="flex flex-col gap-2 pt-1">
+  <FigurePicker
+    label="Tile"
+    figures={bench.library?.tiles ?? []}
+    value={layer.tile}
+    choose={(tile, name) => void keepLayer(bench, layer, { tile }, `${layer.name}: ${name}`)}
+  />
+  <ColourField
+    {bench}
+    label="Colour"
+    value={own.colour ?? '#ffffff'}
+    show={(colour) => showLayer(bench, layer, { colour })}
+    keep={(colour) => keepLayer(bench, layer, { colour }, `${layer.name} in ${colour}`)}
+  />
+  <div class="grid grid-cols-5 gap-2">
+    <NumberField
+      {...field('Size', (size) => ({ size }))}
+      value={layer.size ?? 24}
+      unit="px"
+      least={4}
+      most={400}
+    />
+    <NumberField
+      {...field('Spacing', (spacing) => ({ spacing }))}
+      value={layer.spacing ?? 0}
+      unit="px"
+      least={0}
+      most={400}
+    />
+    <NumberField
+      {...field('Turn', (turn) => ({ turn }))}
+      value={layer.turn ?? 0}
+      unit="°"
+      least={-360}
+      most={360}
+    />
+    <NumberField
+      {...field('Across', (x) => ({ offset: [x, offset[1]] }))}
+      value={offset[0]}
+      unit="px"
+      least={-400}
+      most={400}
+    />
+    <NumberField
+      {...field('Down', (y) => ({ offset: [offset[0], y] }))}
+      value={offset[1]}
+      unit="px"
+      least={-400}
+      most={400}
+    />
+  </div>
+  <div class="flex gap-4">
+    <label class="flex items-center gap-1.5">
+      <input
+        type="checkbox"
+        class="h-4 w-4"
+        checked={layer.swapped ?? false}
+        onchange={(e) =>
+          void keepLayer(
+            bench,
+            layer,
+            { swapped: e.currentTarget.checked },
+            `${layer.name}: swap figure and ground`,
+          )}
+      /> figure and ground swapped
+    </label>
+    <label class="flex items-center gap-1.5">
+      <input
+        type="checkbox"
+        class="h-4 w-4"
+        checked={layer.flip ?? false}
+        onchange={(e) =>
+          void keepLayer(bench, layer, { flip: e.currentTarget.checked }, `${layer.name}: flip`)}
+      /> flipped
+    </label>
+  </div>
+  <LayerStrength {bench} {layer} ink={own.colour ?? '#ffffff'} />
+</div>

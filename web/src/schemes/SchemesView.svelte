@@ -1,0 +1,219 @@
+<script lang="ts">
+  /** Coordinated colours tried on the whole site, beside the present ones; taken on, changed, or left. */
+  import * as client from '../api/client';
+  import type { Operation, SchemeCard, SchemeTried } from '../api/types';
+  import type { Bench } from '../bench/bench.svelte';
+  import ColourField from '../parts/ColourField.svelte';
+  import NumberField from '../parts/NumberField.svelte';
+  import TryFrame from './TryFrame.svelte';
+
+  let { bench, toBench }: { bench: Bench; toBench: () => void } = $props();
+
+  let cards = $state.raw<SchemeCard[]>([]);
+  let which = $state<string | null>(null);
+  let turn = $state(0);
+  let strength = $state(1);
+  let tried = $state.raw<SchemeTried | null>(null);
+  let colour = $state('#2f6f8f');
+  let page = $state(bench.page?.id ?? 'home');
+  let told = $state('');
+  const revision = $derived(bench.state?.revision ?? 0);
+  const screen = $derived(bench.screens.toSorted((a, b) => b.width - a.width)[0]);
+  const patch = $derived<Operation[]>((tried?.patch ?? []) as Operation[]);
+
+  $effect(() => {
+    void revision;
+    client
+      .schemes()
+      .then((found) => (cards = found))
+      .catch((error: unknown) => bench.tell(error));
+  });
+
+  $effect(() => {
+    if (which === null) {
+      tried = null;
+      return;
+    }
+    const asked = which;
+    client
+      .scheme(revision, asked, turn, strength)
+      .then((found) => {
+        if (which === asked) tried = found;
+      })
+      .catch((error: unknown) => bench.tell(error));
+  });
+
+  $effect(() => {
+    told = '';
+    if (patch.length === 0) return;
+    const asked = { revision, patch, page };
+    const timer = setTimeout(() => {
+      client
+        .readings(asked)
+        .then(({ readings }) => {
+          const short = new Set(readings.filter((r) => !r.meets).map((r) => r.block));
+          told =
+            short.size === 0
+              ? 'Every word on this page can be read in it.'
+              : `${short.size} block${short.size > 1 ? 's' : ''} of words on this page fall${short.size > 1 ? '' : 's'} short in it.`;
+        })
+        .catch(() => {});
+    }, 300);
+    return () => clearTimeout(timer);
+  });
+
+  function look(id: string): void {
+    which = id;
+    turn = 0;
+    strength = 1;
+  }
+
+  async function accept(): Promise<void> {
+    if (!tried || (await bench.keep(patch, `Scheme ${tried.name}`))) return;
+    which = null;
+    toBench();
+  }
+</script>
+
+<main class="grid min-h-0 flex-1 grid-cols-[292px_minmax(0,1fr)] gap-6 px-6 py-3">
+  <section class="flex min-h-0 flex-col gap-2 overflow-y-auto" aria-label="Schemes">
+    <h2 class="display-face text-[18px]">Schemes</h2>
+    <p class="muted text-[12.5px]">
+      Each moves every colour of the site to its own hues; how light a colour is stays, so that what can be
+      read stays so. Pictures stay as they are.
+    </p>
+    <div class="flex flex-col" role="group" aria-label="Our schemes">
+      {#each cards as card (card.id)}
+        <button type="button" class="scheme" aria-pressed={which === card.id} onclick={() => look(card.id)}>
+          <span class="truncate">{card.name}</span>
+          <span class="dabs">
+            {#each card.palette as dab, n (n)}<i style:background={dab}></i>{/each}
+          </span>
+        </button>
+      {/each}
+    </div>
+    <p class="muted">From one colour</p>
+    <ColourField
+      {bench}
+      tight
+      label="Around"
+      value={colour}
+      show={() => {}}
+      keep={(next) => {
+        colour = next;
+        look(next.slice(0, 7));
+        return Promise.resolve(null);
+      }}
+    />
+    <button type="button" class="quiet act self-start px-0" onclick={() => look(colour.slice(0, 7))}
+      >Try it around this colour</button
+    >
+    <p class="muted">From a picture</p>
+    <div class="flex flex-wrap gap-1">
+      {#each bench.site?.assets ?? [] as asset (asset.id)}
+        <button
+          type="button"
+          class="thumb"
+          aria-label="A scheme from {asset.name}"
+          aria-pressed={which === asset.id}
+          title={asset.name}
+          style:background-image="url(/thumbs/{asset.hash.slice(0, 10)})"
+          onclick={() => look(asset.id)}
+        ></button>
+      {/each}
+    </div>
+  </section>
+  <section class="flex min-h-0 min-w-0 flex-col gap-2" aria-label="Tried on">
+    <div class="flex min-h-[44px] items-end gap-4">
+      <select class="field" aria-label="Page to try it on" bind:value={page}>
+        {#each bench.site?.pages ?? [] as one (one.id)}<option value={one.id}>{one.title}</option>{/each}
+      </select>
+      {#if tried}
+        <div class="w-[76px]">
+          <NumberField
+            label="Turn hues"
+            value={turn}
+            unit="°"
+            least={-180}
+            most={180}
+            step={5}
+            show={(next) => (turn = next)}
+            keep={(next) => {
+              turn = next;
+              return Promise.resolve(null);
+            }}
+          />
+        </div>
+        <div class="w-[84px]">
+          <NumberField
+            label="Strength"
+            value={Math.round(strength * 100)}
+            unit="%"
+            least={0}
+            most={250}
+            step={5}
+            show={(next) => (strength = next / 100)}
+            keep={(next) => {
+              strength = next / 100;
+              return Promise.resolve(null);
+            }}
+          />
+        </div>
+        <p class="min-w-0 flex-1 truncate" role="status">{told}</p>
+        <button type="button" class="quiet" onclick={() => (which = null)}>Leave it</button>
+        <button type="button" class="btn btn-primary h-[30px] min-h-0 px-3" onclick={() => void accept()}
+          >Take it on</button
+        >
+      {:else}
+        <p class="muted">
+          Choose a scheme to see it beside the present one. Nothing changes until you take it on.
+        </p>
+      {/if}
+    </div>
+    {#if screen}
+      <div class="flex min-h-0 flex-1 gap-5">
+        <TryFrame {bench} {page} {screen} patch={[]} title="As it is" />
+        {#if tried}<TryFrame {bench} {page} {screen} {patch} title="In {tried.name}" />{/if}
+      </div>
+    {/if}
+  </section>
+</main>
+
+<style>
+  .scheme {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    gap: 8px;
+    min-height: 32px;
+    padding: 0 6px;
+    cursor: pointer;
+    border-left: 3px solid transparent;
+  }
+  .scheme:hover {
+    background: color-mix(in oklab, var(--color-base-content) 7%, transparent);
+  }
+  .scheme[aria-pressed='true'] {
+    border-color: var(--color-primary);
+    font-weight: 600;
+  }
+  .dabs {
+    display: flex;
+    flex: none;
+  }
+  .dabs i {
+    width: 20px;
+    height: 20px;
+  }
+  .thumb {
+    width: 52px;
+    height: 34px;
+    background-size: cover;
+    background-position: center;
+    border: 1px solid var(--color-base-300);
+    cursor: pointer;
+  }
+  .thumb[aria-pressed='true'] {
+    box-shadow: 0 0 0 2px var(--color-primary);
+  }
+</style>

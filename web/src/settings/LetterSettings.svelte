@@ -1,0 +1,178 @@
+<script lang="ts">
+  /** The letters themselves: spacing, capitals, italics, outline, shadow, what they become under the pointer. */
+  import type { Block } from '../api/types';
+  import type { Bench } from '../bench/bench.svelte';
+  import ColourField from '../parts/ColourField.svelte';
+  import Field from '../parts/Field.svelte';
+  import { nudgeLength, nudgeSigned } from '../parts/lengths';
+  import { keepBlock, setBlock } from './block';
+
+  let { bench, block }: { bench: Bench; block: Block } = $props();
+
+  const lettering = $derived(block.lettering ?? {});
+  const font = $derived(bench.fonts.find((f) => f.family === lettering.font));
+  const outline = $derived(lettering.outline);
+  const shadow = $derived(lettering.shadow);
+  const linked = $derived(block.kind === 'menu' || block.kind === 'button' || Boolean(block.link));
+
+  type Values = Record<string, unknown>;
+  const all = (values: Values) => ({ ...lettering, ...values });
+  const show = (values: Values) => bench.show(setBlock(bench, block, 'lettering', all(values)));
+  const keep = (values: Values, label: string) => keepBlock(bench, block, 'lettering', all(values), label);
+  const light = (colour: string | undefined) => Number.parseInt((colour ?? '#ffffff').slice(1, 3), 16) > 128;
+  const against = $derived(light(lettering.colour) ? '#000000' : '#ffffff');
+</script>
+
+<div class="flex flex-col gap-2">
+  <div class="flex items-end gap-4">
+    <Field
+      label="Spacing"
+      width="84px"
+      value={lettering.spacing ?? '0px'}
+      nudge={nudgeSigned}
+      note="between letters: px, em, rem"
+      show={(spacing) => show({ spacing })}
+      keep={(spacing) => keep({ spacing }, `Letters spaced by ${spacing}`)}
+    />
+    <label class="check">
+      <input
+        type="checkbox"
+        checked={lettering.capitals ?? false}
+        onchange={(e) => void keep({ capitals: e.currentTarget.checked }, 'Capitals')}
+      /> capitals
+    </label>
+    <label class="check" title={font?.italic ? '' : `${lettering.font} has no italic`}>
+      <input
+        type="checkbox"
+        disabled={!font?.italic}
+        checked={(lettering.italic ?? false) && Boolean(font?.italic)}
+        onchange={(e) => void keep({ italic: e.currentTarget.checked }, 'Italic')}
+      /> italic
+    </label>
+    <label class="check" title="Not to be seen: the picture bears these words already">
+      <input
+        type="checkbox"
+        checked={block.heard ?? false}
+        onchange={(e) =>
+          void keepBlock(bench, block, 'heard', e.currentTarget.checked, 'For screen readers only')}
+      /> for screen readers only
+    </label>
+  </div>
+  <div class="flex items-center gap-3">
+    <label class="check w-[84px]">
+      <input
+        type="checkbox"
+        checked={Boolean(outline)}
+        onchange={(e) =>
+          void keep(
+            e.currentTarget.checked
+              ? { outline: { width: '1px', colour: against } }
+              : { outline: null, hollow: false },
+            e.currentTarget.checked ? 'An outline' : 'No outline',
+          )}
+      /> outline
+    </label>
+    {#if outline}
+      <Field
+        label="Width of the outline"
+        hideLabel
+        width="66px"
+        value={outline.width ?? '1px'}
+        nudge={nudgeLength}
+        show={(width) => show({ outline: { ...outline, width } })}
+        keep={(width) => keep({ outline: { ...outline, width } }, `Outline of ${width}`)}
+      />
+      <ColourField
+        {bench}
+        tight
+        label="in"
+        words={block.id}
+        value={outline.colour ?? '#000000'}
+        show={(colour) => show({ outline: { ...outline, colour } })}
+        keep={(colour) => keep({ outline: { ...outline, colour } }, `Outline in ${colour}`)}
+      />
+      <label class="check" title="Only the outline is drawn; it is what is judged then">
+        <input
+          type="checkbox"
+          checked={lettering.hollow ?? false}
+          onchange={(e) => void keep({ hollow: e.currentTarget.checked }, 'Hollow letters')}
+        /> hollow
+      </label>
+    {/if}
+  </div>
+  <div class="flex items-center gap-3">
+    <label class="check w-[84px]">
+      <input
+        type="checkbox"
+        checked={Boolean(shadow)}
+        onchange={(e) =>
+          void keep(
+            { shadow: e.currentTarget.checked ? { down: '1px', blur: '6px', colour: `${against}b3` } : null },
+            e.currentTarget.checked ? 'A shadow' : 'No shadow',
+          )}
+      /> shadow
+    </label>
+    {#if shadow}
+      {#each [['across', 'Across'], ['down', 'Down'], ['blur', 'Blur']] as const as [name, label] (name)}
+        <Field
+          label="Shadow: {label.toLowerCase()}"
+          hideLabel
+          width="58px"
+          value={shadow[name] ?? '0px'}
+          nudge={name === 'blur' ? nudgeLength : nudgeSigned}
+          note="{label}: px, em"
+          show={(text) => show({ shadow: { ...shadow, [name]: text } })}
+          keep={(text) => keep({ shadow: { ...shadow, [name]: text } }, `Shadow: ${name} ${text}`)}
+        />
+      {/each}
+      <ColourField
+        {bench}
+        tight
+        label="in"
+        value={shadow.colour ?? '#00000099'}
+        show={(colour) => show({ shadow: { ...shadow, colour } })}
+        keep={(colour) => keep({ shadow: { ...shadow, colour } }, `Shadow in ${colour}`)}
+      />
+    {/if}
+  </div>
+  {#if linked}
+    <div class="flex items-center gap-3">
+      <label class="check w-[84px]" title="While the pointer is over it, or the keyboard's focus on it">
+        <input
+          type="checkbox"
+          checked={Boolean(lettering.over)}
+          onchange={(e) =>
+            void keep(
+              { over: e.currentTarget.checked ? (lettering.colour ?? '#ffffff') : null },
+              'Letters under the pointer',
+            )}
+        /> pointed at
+      </label>
+      {#if lettering.over}
+        <ColourField
+          {bench}
+          label="Then in"
+          tight
+          words={block.id}
+          value={lettering.over}
+          show={(over) => show({ over })}
+          keep={(over) => keep({ over }, `Pointed at: ${over}`)}
+        />
+      {/if}
+    </div>
+  {/if}
+</div>
+
+<style>
+  .check {
+    display: flex;
+    align-items: center;
+    gap: 6px;
+    min-height: 28px;
+    flex: none;
+  }
+  .check input {
+    width: 16px;
+    height: 16px;
+  }
+</style>

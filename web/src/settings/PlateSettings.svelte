@@ -1,0 +1,131 @@
+<script lang="ts">
+  /** A plate's frame: corners, key line, shadow, inner and outer space. */
+  import type { Block, Plate } from '../api/types';
+  import type { Bench } from '../bench/bench.svelte';
+  import ColourField from '../parts/ColourField.svelte';
+  import Field from '../parts/Field.svelte';
+  import { nudgeLength } from '../parts/lengths';
+  import { keepBlock, setBlock } from './block';
+
+  let { bench, block, plate }: { bench: Bench; block: Block; plate: Plate } = $props();
+
+  type Values = Partial<Plate>;
+  const show = (values: Values) => bench.show(setBlock(bench, block, 'plate', { ...plate, ...values }));
+  const keep = (values: Values, label: string) =>
+    keepBlock(bench, block, 'plate', { ...plate, ...values }, `Plate: ${label}`);
+  const SPACES = [
+    ['padding', 'block', 'Inside, above'],
+    ['padding', 'inline', 'Inside, beside'],
+    ['space', 'block', 'Outside, above'],
+    ['space', 'inline', 'Outside, beside'],
+  ] as const;
+  const side = (which: 'padding' | 'space', name: 'block' | 'inline', text: string): Values => ({
+    [which]: { ...(plate[which] ?? { block: '0px', inline: '0px' }), [name]: text },
+  });
+</script>
+
+<div class="grid grid-cols-5 gap-2">
+  <Field
+    label="Corners"
+    value={plate.radius ?? '0px'}
+    nudge={nudgeLength}
+    note="corner radius: px, em, rem"
+    show={(radius) => show({ radius })}
+    keep={(radius) => keep({ radius }, `corners of ${radius}`)}
+  />
+  {#each SPACES as [which, name, label] (label)}
+    <Field
+      {label}
+      value={plate[which]?.[name] ?? '0px'}
+      nudge={nudgeLength}
+      note="px, em, % of the column"
+      show={(text) => show(side(which, name, text))}
+      keep={(text) => keep(side(which, name, text), `${label.toLowerCase()} ${text}`)}
+    />
+  {/each}
+</div>
+<div class="flex flex-wrap items-center gap-x-4 gap-y-1">
+  <label class="check">
+    <input
+      type="checkbox"
+      checked={Boolean(plate.line)}
+      onchange={(e) =>
+        void keep({ line: e.currentTarget.checked ? { width: '1px', colour: '#ffffff' } : null }, 'key line')}
+    /> key line
+  </label>
+  {#if plate.line}
+    {@const line = plate.line}
+    <Field
+      label="Width of the key line"
+      hideLabel
+      width="58px"
+      value={line.width ?? '1px'}
+      nudge={nudgeLength}
+      show={(width) => show({ line: { ...line, width } })}
+      keep={(width) => keep({ line: { ...line, width } }, `key line of ${width}`)}
+    />
+    <ColourField
+      {bench}
+      tight
+      label="in"
+      value={line.colour ?? '#ffffff'}
+      show={(colour) => show({ line: { ...line, colour } })}
+      keep={(colour) => keep({ line: { ...line, colour } }, `key line in ${colour}`)}
+    />
+  {/if}
+  <label class="check">
+    <input
+      type="checkbox"
+      checked={Boolean(plate.shadow)}
+      onchange={(e) =>
+        void keep(
+          {
+            shadow: e.currentTarget.checked
+              ? { across: '0px', down: '4px', blur: '16px', spread: '0px', colour: '#00000066' }
+              : null,
+          },
+          'shadow',
+        )}
+    /> shadow
+  </label>
+  {#if plate.shadow}
+    {@const shadow = plate.shadow}
+    <Field
+      label="Blur of the shadow"
+      hideLabel
+      width="58px"
+      value={shadow.blur ?? '8px'}
+      nudge={nudgeLength}
+      show={(blur) => show({ shadow: { ...shadow, blur } })}
+      keep={(blur) => keep({ shadow: { ...shadow, blur } }, `shadow blurred by ${blur}`)}
+    />
+    <ColourField
+      {bench}
+      tight
+      label="in"
+      value={shadow.colour ?? '#00000066'}
+      show={(colour) => show({ shadow: { ...shadow, colour } })}
+      keep={(colour) => keep({ shadow: { ...shadow, colour } }, `shadow in ${colour}`)}
+    />
+  {/if}
+  <label class="check" title="otherwise as wide as the words may be">
+    <input
+      type="checkbox"
+      checked={plate.fit ?? true}
+      onchange={(e) => void keep({ fit: e.currentTarget.checked }, 'as wide as its words')}
+    /> as wide as its words
+  </label>
+</div>
+
+<style>
+  .check {
+    display: flex;
+    align-items: center;
+    gap: 6px;
+    min-height: 28px;
+  }
+  .check input {
+    width: 16px;
+    height: 16px;
+  }
+</style>

@@ -1,0 +1,124 @@
+<script lang="ts">
+  /** What was kept for layers: whole looks and gradients of one's own, and the gradients that ship. */
+  import type { Bench } from '../bench/bench.svelte';
+  import { addLayer } from '../buildup/layers';
+  import { gradientImage } from '../layers/gradient';
+  import Field from '../parts/Field.svelte';
+
+  let { bench, toBench }: { bench: Bench; toBench: () => void } = $props();
+
+  const looks = $derived(bench.site?.looks ?? []);
+  const own = $derived(bench.site?.gradients ?? []);
+  const where = $derived(bench.area?.name ?? 'the area');
+
+  async function lay(look: string): Promise<void> {
+    const asked = { page: bench.page?.id ?? '', area: bench.area?.id ?? '' };
+    if (!(await bench.edit({ kind: 'lay-look', ...asked, look }, (card) => bench.chooseCard(card))))
+      toBench();
+  }
+
+  async function put(saved: { name: string; gradient: unknown }): Promise<void> {
+    await addLayer(
+      bench,
+      { kind: 'gradient', name: saved.name, gradient: saved.gradient },
+      bench.layers.length,
+    );
+    toBench();
+  }
+
+  const rename = (list: 'looks' | 'gradients', n: number, name: string) =>
+    bench.keep([{ op: 'replace', path: `/${list}/${n}/name`, value: name }], `Call it ${name}`);
+  const remove = (list: 'looks' | 'gradients', n: number, name: string) =>
+    void bench.keep([{ op: 'remove', path: `/${list}/${n}` }], `Remove ${name} from the shelf`);
+</script>
+
+<div class="min-h-0 flex-1 overflow-y-auto">
+  <h3 class="display-face pb-1 text-[16px]">Looks</h3>
+  {#if looks.length === 0}
+    <p class="muted pb-3">
+      None yet. On the bench, choose an area's base and press “Save as a look” to keep its whole backdrop.
+    </p>
+  {:else}
+    <ul class="grid-list pb-3">
+      {#each looks as look, n (look.id)}
+        <li>
+          <Field
+            label="Name of the look {look.name}"
+            hideLabel
+            value={look.name}
+            maxlength={120}
+            keep={(name) => rename('looks', n, name)}
+          />
+          <p class="muted truncate text-[12.5px]">
+            {look.backdrop.layers?.map((l) => l.name).join(', ') || 'a base colour'}
+          </p>
+          <div class="-ml-2 flex">
+            <button type="button" class="quiet act" onclick={() => void lay(look.id)}
+              >Put behind {where}</button
+            >
+            <button type="button" class="quiet" onclick={() => remove('looks', n, look.name)}>Remove</button>
+          </div>
+        </li>
+      {/each}
+    </ul>
+  {/if}
+  <h3 class="display-face pb-1 text-[16px]">Gradients of our own</h3>
+  {#if own.length === 0}
+    <p class="muted pb-3">None yet. “Save it” beside a gradient on the bench keeps it here.</p>
+  {:else}
+    <ul class="grid-list pb-3">
+      {#each own as saved, n (saved.id)}
+        <li>
+          <button
+            type="button"
+            class="chip"
+            style:background={gradientImage(saved.gradient)}
+            aria-label="Lay {saved.name} over {where}"
+            onclick={() => void put(saved)}
+          ></button>
+          <Field
+            label="Name of the gradient {saved.name}"
+            hideLabel
+            value={saved.name}
+            maxlength={120}
+            keep={(name) => rename('gradients', n, name)}
+          />
+          <button type="button" class="quiet -ml-2" onclick={() => remove('gradients', n, saved.name)}
+            >Remove</button
+          >
+        </li>
+      {/each}
+    </ul>
+  {/if}
+  <h3 class="display-face pb-1 text-[16px]">Gradients that ship</h3>
+  <ul class="grid-list">
+    {#each bench.library?.gradients ?? [] as saved (saved.id)}
+      <li>
+        <button
+          type="button"
+          class="chip"
+          style:background={gradientImage(saved.gradient)}
+          aria-label="Lay {saved.name} over {where}"
+          title="Lay it over {where}"
+          onclick={() => void put(saved)}
+        ></button>
+        <span class="text-[12.5px]">{saved.name}</span>
+      </li>
+    {/each}
+  </ul>
+</div>
+
+<style>
+  .grid-list {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(172px, 1fr));
+    gap: 12px 16px;
+  }
+  .chip {
+    display: block;
+    width: 100%;
+    height: 64px;
+    border: 1px solid var(--color-base-300);
+    cursor: pointer;
+  }
+</style>
