@@ -150,6 +150,13 @@ def file_routes(studio: Studio) -> APIRouter:
         data = await read_body(request, MAX_SITE_FILE, name)
         return asdict(await run_in_threadpool(studio.open_site_file, data, revision, name))
 
+    @api.post("/looks-of", response_model=m.StateView)
+    async def looks_of(
+        request: Request, revision: int, name: Annotated[str, Query(max_length=120)] = "a site file"
+    ) -> Any:
+        data = await read_body(request, MAX_SITE_FILE, name)
+        return asdict(await run_in_threadpool(studio.take_looks, data, revision, name))
+
     return api
 
 

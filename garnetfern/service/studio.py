@@ -21,6 +21,7 @@ from .cuts import cut_file
 from .edits import apply_edit
 from .fitting import Fitting
 from .looks import Looks, known_of, to_json
+from .other_looks import with_looks_of
 from .patch import Patch, patched
 from .polite import Manners, PoliteReader
 from .site_file import SiteFile, pack_site_file, unpack_site_file
@@ -214,6 +215,18 @@ class Studio:
         file = unpack_site_file(data, self.fonts.names())
         self.take_in(file)
         return self.history.change(based_on, file.site.model_dump(mode="json"), f"Open {name}")
+
+    def take_looks(self, data: bytes, based_on: int, name: str) -> State:
+        """Add the looks and gradients of another site's file, as one step. Raises SiteFileError; then nothing is."""
+        present = self.site(None, based_on)
+        file = unpack_site_file(data, self.fonts.names())
+        site = read_site(with_looks_of(present, file).model_dump(mode="json"), self.fonts.names())
+        known = {a.hash for a in present.assets}
+        for asset in site.assets:
+            if asset.hash not in known:
+                original = file.pictures[asset.hash]
+                self.pictures.keep(original, examine(original, asset.name))
+        return self.history.change(based_on, site.model_dump(mode="json"), f"Looks out of {name}")
 
     def start(self, file: SiteFile, label: str) -> None:
         """Begin with a site where there is none yet."""

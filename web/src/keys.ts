@@ -55,6 +55,7 @@ export function keyHandlers(bench: Bench, commands: Commands) {
     if (event.key === 'Escape') {
       commands.help(false);
       commands.inPlace(false);
+      bench.eyedropper.leave();
       bench.forward = null;
       commands.view('bench');
       return;

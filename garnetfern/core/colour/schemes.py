@@ -10,6 +10,9 @@ from .notations import from_oklch, read_colour
 
 NEUTRAL = 0.045
 """Colours of less chroma than this are grounds and inks; the others are accents."""
+BRIGHT = 0.85
+PALE = 0.5
+"""Grounds lighter than BRIGHT get this part of the scheme's chroma: so much of it shows there."""
 NEAR = 35.0
 """Accents whose hues are nearer to one another than this, in degrees, are one."""
 
@@ -101,5 +104,9 @@ class Recolouring:
         if chroma < 0.002 and (light < 0.002 or light > 0.998):
             return found.hex
         accent = self._accent(text)
-        hue, strong = self.scheme.ground if accent is None else self.scheme.accents[accent % len(self.scheme.accents)]
+        if accent is None:
+            hue, strong = self.scheme.ground
+            strong *= PALE if light > BRIGHT else 1
+        else:
+            hue, strong = self.scheme.accents[accent % len(self.scheme.accents)]
         return from_oklch(light, strong, hue, found.alpha)

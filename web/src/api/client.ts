@@ -122,13 +122,17 @@ export const pictureColours = (asked: AskedArea) => post<string[]>('/api/picture
 export const schemes = () => get<SchemeCard[]>('/api/schemes');
 export const scheme = (revision: number, which: string, turn: number, strength: number) =>
   post<SchemeTried>('/api/scheme', { revision, which, turn, strength });
-export const openSiteFile = (file: File, revision: number) =>
+const sendSiteFile = (where: string, file: File, revision: number) =>
   answer<State>(
-    fetch(`/api/site-file?${new URLSearchParams({ revision: String(revision), name: file.name })}`, {
+    fetch(`/api/${where}?${new URLSearchParams({ revision: String(revision), name: file.name })}`, {
       method: 'POST',
       body: file,
     }),
   );
+
+export const openSiteFile = (file: File, revision: number) => sendSiteFile('site-file', file, revision);
+/** Take the saved looks and gradients of another site's file. */
+export const takeLooks = (file: File, revision: number) => sendSiteFile('looks-of', file, revision);
 
 /** Hand in a picture; `progress` is told fractions from 0 to 1, and `signal` stops it. */
 export function addPicture(

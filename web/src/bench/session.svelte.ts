@@ -179,9 +179,10 @@ export class Session {
     this.refresh();
   }
 
-  async openSite(file: File): Promise<Problem | null> {
+  /** Open a site file in place of the present site, or take only the looks of another site's. */
+  async openSite(file: File, send = client.openSiteFile): Promise<Problem | null> {
     try {
-      this.take(await client.openSiteFile(file, this.state?.revision ?? 0));
+      this.take(await send(file, this.state?.revision ?? 0));
       this.shown();
       return null;
     } catch (error) {

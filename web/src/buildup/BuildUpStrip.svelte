@@ -98,7 +98,7 @@
       </label>
     {/if}
   </div>
-  <p class="muted truncate text-[12.5px]" role="status">{bench.buildUp?.sentence || ' '}</p>
+  <p class="muted h-[19px] truncate text-[12.5px]" role="status">{bench.buildUp?.sentence ?? ''}</p>
   <ol class="flex pt-1.5" style:gap="{STEP - CARD}px">
     {#each entries as entry, n (entry.id)}
       <li class="relative shrink-0" style:width="{CARD}px">

@@ -30,8 +30,11 @@
   {/each}
   {#if bench.pointed && over}
     <span class="flex items-center gap-1 pl-2">
+      <span class="muted text-[12.5px]">takes</span>
       <NumberField
-        label="takes"
+        label="Time the change takes"
+        hideLabel
+        width="76px"
         value={over.fade ?? 240}
         unit="ms"
         least={0}

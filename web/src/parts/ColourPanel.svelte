@@ -183,6 +183,13 @@
       <span class="muted truncate text-[12px]">{worst.name}</span>
     {/if}
   </div>
+  {#if bench.eyedropper.taker}
+    <p role="status">Press on a spot of a screen; Esc leaves it.</p>
+  {:else if bench.eyedropper.seen}
+    <p class="muted">
+      {bench.eyedropper.seen.colour} there is made of {bench.eyedropper.seen.layers.join(', ')}.
+    </p>
+  {/if}
   {#if read?.fitted}<p class="muted">It was brought into what screens can show.</p>{/if}
   {#if problem}<p role="alert" class="text-error">{problem}</p>{/if}
 </div>

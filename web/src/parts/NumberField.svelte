@@ -10,10 +10,23 @@
     least: number;
     most: number;
     step?: number;
+    hideLabel?: boolean;
+    width?: string;
     show: (value: number) => void;
     keep: (value: number) => Promise<Problem | null>;
   };
-  let { label, value, unit, least, most, step = 1, show, keep }: Props = $props();
+  let {
+    label,
+    value,
+    unit,
+    least,
+    most,
+    step = 1,
+    hideLabel = false,
+    width = '100%',
+    show,
+    keep,
+  }: Props = $props();
 
   const read = (text: string) => Number.parseFloat(text.replace(',', '.'));
   const said = (number: number) =>
@@ -29,6 +42,8 @@
 
 <Field
   {label}
+  {hideLabel}
+  {width}
   value={said(value)}
   note="{label}: {least} to {most} {unit}"
   nudge={(text, by) => said(held((Number.isFinite(read(text)) ? read(text) : value) + by * step))}

@@ -15,7 +15,8 @@
   let strength = $state(1);
   let tried = $state.raw<SchemeTried | null>(null);
   let colour = $state('#2f6f8f');
-  let page = $state(bench.page?.id ?? 'home');
+  let chosenPage = $state<string | null>(null);
+  const page = $derived(chosenPage ?? bench.page?.id ?? 'home');
   let told = $state('');
   const revision = $derived(bench.state?.revision ?? 0);
   const screen = $derived(bench.screens.toSorted((a, b) => b.width - a.width)[0]);
@@ -125,7 +126,12 @@
   </section>
   <section class="flex min-h-0 min-w-0 flex-col gap-2" aria-label="Tried on">
     <div class="flex min-h-[44px] items-end gap-4">
-      <select class="field" aria-label="Page to try it on" bind:value={page}>
+      <select
+        class="field"
+        aria-label="Page to try it on"
+        value={page}
+        onchange={(e) => (chosenPage = e.currentTarget.value)}
+      >
         {#each bench.site?.pages ?? [] as one (one.id)}<option value={one.id}>{one.title}</option>{/each}
       </select>
       {#if tried}

@@ -27,8 +27,8 @@
     return () => clearTimeout(timer);
   });
 
-  function loaded(event: Event & { currentTarget: HTMLIFrameElement }): void {
-    inner = event.currentTarget.contentDocument;
+  function loaded(event: Event): void {
+    inner = (event.currentTarget as HTMLIFrameElement).contentDocument;
     inner?.addEventListener('click', (click) => click.preventDefault());
   }
 </script>

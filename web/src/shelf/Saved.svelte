@@ -1,5 +1,6 @@
 <script lang="ts">
   /** What was kept for layers: whole looks and gradients of one's own, and the gradients that ship. */
+  import * as client from '../api/client';
   import type { Bench } from '../bench/bench.svelte';
   import { addLayer } from '../buildup/layers';
   import { gradientImage } from '../layers/gradient';
@@ -26,6 +27,14 @@
     toBench();
   }
 
+  let problem = $state('');
+
+  async function take(event: Event & { currentTarget: HTMLInputElement }): Promise<void> {
+    const file = event.currentTarget.files?.[0];
+    event.currentTarget.value = '';
+    if (file) problem = (await bench.openSite(file, client.takeLooks))?.message ?? '';
+  }
+
   const rename = (list: 'looks' | 'gradients', n: number, name: string) =>
     bench.keep([{ op: 'replace', path: `/${list}/${n}/name`, value: name }], `Call it ${name}`);
   const remove = (list: 'looks' | 'gradients', n: number, name: string) =>
@@ -33,7 +42,14 @@
 </script>
 
 <div class="min-h-0 flex-1 overflow-y-auto">
-  <h3 class="display-face pb-1 text-[16px]">Looks</h3>
+  <div class="flex items-center gap-4 pb-1">
+    <h3 class="display-face text-[16px]">Looks</h3>
+    <label class="quiet act cursor-pointer">
+      Take those of another site's file
+      <input type="file" class="sr-only" accept=".zip" aria-label="Another site's file" onchange={take} />
+    </label>
+    {#if problem}<p role="alert" class="text-error">{problem}</p>{/if}
+  </div>
   {#if looks.length === 0}
     <p class="muted pb-3">
       None yet. On the bench, choose an area's base and press “Save as a look” to keep its whole backdrop.
