@@ -102,7 +102,7 @@ def _ring(x: float, y: float, r: float) -> tuple[str, ...]:
 
 
 def _scales() -> tuple[str, ...]:
-    rows = [(0, 0), (50, 50)]
+    rows = [(50, -50), (0, 0), (50, 50)]
     return tuple(f"M{x + dx - 50} {y + dy}a50 50 0 0 0 100 0" for x, y in rows for dx in (-100, 0, 100) for dy in (0,))
 
 
@@ -112,6 +112,8 @@ def _hexagons() -> tuple[str, ...]:
     return (
         f"M0 {_n(third)}L50 0L100 {_n(third)}V{_n(3 * third)}L50 {_n(4 * third)}L0 {_n(3 * third)}V{_n(third)}",
         f"M50 {_n(4 * third)}V{_n(6 * third)}",
+        f"M0 {_n(7 * third)}L50 {_n(6 * third)}L100 {_n(7 * third)}",
+        f"M50 {_n(-2 * third)}V0",
     )
 
 

@@ -24,7 +24,7 @@ def _dodge(below: Pixels, above: Pixels) -> Pixels:
 
 
 def _burn(below: Pixels, above: Pixels) -> Pixels:
-    share = np.where(above > 0, above, 1)
+    share = np.maximum(above, np.float32(1e-30))
     return np.where(below >= 1, 1, np.where(above <= 0, 0, 1 - np.minimum(1, (1 - below) / share)))
 
 

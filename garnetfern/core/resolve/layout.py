@@ -221,7 +221,7 @@ _lock = threading.Lock()
 def _bands(site: Site, shown: Page, viewport: Viewport, fonts: FontBook) -> tuple[BandRecord, ...]:
     """The bands of a page that is free of exceptions, one under the other; kept by all that moves their boxes."""
     pictures = tuple(picture_size(site, b) for b in shown.blocks() if b.kind == "picture")
-    key = (shown.model_dump_json(exclude=_UNPAINTED), pictures, viewport, id(fonts))
+    key = (shown.model_dump_json(exclude=_UNPAINTED), site.language, pictures, viewport, id(fonts))
     with _lock:
         if key in _laid:
             _laid.move_to_end(key)
