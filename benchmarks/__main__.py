@@ -15,7 +15,7 @@ def main() -> None:
         "",
         f"Written by `make bench` on {datetime.now(UTC):%Y-%m-%d}; all in one run on one machine, software raster.",
         "",
-        "Pulling the strength of the overlay on the sample home page, in headless Chromium:",
+        "Edits of the sample home page, in headless Chromium:",
         "",
         "| | median | 95th percentile | wanted |",
         "|---|---|---|---|",

@@ -20,10 +20,23 @@ from garnetfern.demo import demo_site_file
 from garnetfern.fonts import font_bytes, shipped_fonts
 from garnetfern.service.memory import MemoryPictures
 from tests.referee.browser import HIDDEN, INK_ONLY, Opened, chromium, pixels
+from tests.referee.kinds import SAMPLES
 from tests.referee.measure import letter_ratios
 
 MISSING = ".gf-dawn { display: none; }"
 MARGIN = 24
+LAYERS: tuple[tuple[str, str, dict[str, Any]], ...] = (
+    ("gradient", "to nothing", {"opacity": 0.4}),
+    ("gradient", "glow", {"blend": "soft-light", "opacity": 0.5}),
+    ("gradient", "turning", {"blend": "overlay", "opacity": 0.2}),
+    ("gradient", "in oklab to nothing", {"blend": "multiply", "opacity": 0.3}),
+    ("edge", "foot", {"opacity": 0.4}),
+    ("edge", "vignette", {"opacity": 0.4}),
+    ("pattern", "faint", {}),
+    ("pattern", "turned", {"opacity": 0.06}),
+    ("shape", "wave", {"opacity": 0.5}),
+    ("colour", "thin", {}),
+)
 
 
 def _ratio(block: BlockRecord, ground: NDArray[np.float32], ink: NDArray[np.float32], letters: list[Any]) -> float:
@@ -83,6 +96,16 @@ def _changed(site: Site, opacity: float) -> Site:
     return Site.model_validate(plain)
 
 
+def layered(site: Site) -> Site:
+    """The sample site with twelve layers on its banner: ten more, of every kind, some of them blending."""
+    plain = site.model_dump(mode="json")
+    layers = plain["pages"][0]["bands"][1]["backdrop"]["layers"]
+    for n, (kind, name, more) in enumerate(LAYERS):
+        option = dict(SAMPLES[kind])[name]
+        layers.append({"kind": kind, "id": f"more{n}", "name": name, **option, **more})
+    return Site.model_validate(plain)
+
+
 def _browser_times(browser: Browser, reader: Reader, pictures: MemoryPictures, site: Site) -> tuple[float, float]:
     page = site.pages[0]
     found = []
@@ -100,8 +123,17 @@ def measure() -> list[str]:
     """Time all of it in one run and give the lines of the report."""
     file = demo_site_file()
     pictures = MemoryPictures(file.pictures)
+    plain = _measured("The sample page", file.site, pictures)
+    return [
+        *plain,
+        "",
+        *_measured("The same with a banner of twelve layers of every kind", layered(file.site), pictures),
+    ]
+
+
+def _measured(what: str, site: Site, pictures: MemoryPictures) -> list[str]:
     fonts = shipped_fonts()
-    site, page = file.site, file.site.pages[0]
+    page = site.pages[0]
     Reader(fonts, pictures).read_page(site, page)  # pictures are encoded and decoded, as they are for the browser
     cold = timed(lambda: Reader(fonts, pictures).read_page(site, page), 3)
     reader = Reader(fonts, pictures)
@@ -119,7 +151,7 @@ def measure() -> list[str]:
     rows = [("scripted browser, ordinary", slow), ("scripted browser, tuned", fast)]
     rows += [("core, nothing cached but decoded pictures", cold), ("core, after an overlay change", after)]
     lines = [
-        f"The sample page: {count} situations of 8 blocks of words.",
+        f"{what}: {count} situations of 8 blocks of words.",
         "",
         "| full check | time | ordinary / this | tuned / this |",
     ]

@@ -35,7 +35,7 @@ def sentence(reading: Reading) -> str:
 
 def floored(ratio: float) -> str:
     """A ratio with one decimal, rounded down, so that 4.49 is never shown as 4.5."""
-    return f"{int(ratio * 10 + 1e-6) / 10:.1f}"
+    return f"{int(ratio * 10 + 1e-4) / 10:.1f}"
 
 
 def reading_view(reading: Reading, situation: Situation) -> dict[str, Any]:

@@ -23,10 +23,19 @@ export class Session {
   protected readonly showing = new Latest();
   private keeping: Promise<unknown> = Promise.resolve();
 
-  readonly site = $derived<Site | null>(this.state ? patched(this.state.document, this.draft) : null);
+  readonly site = $derived<Site | null>(this.state ? this.drafted(this.state.document) : null);
   readonly page = $derived<Page | null>(
     this.site?.pages.find((p) => p.id === this.pageId) ?? this.site?.pages[0] ?? null,
   );
+
+  /** The document as it is shown; a draft that does not fit it any more is left out. */
+  private drafted(document: Site): Site {
+    try {
+      return patched(document, this.draft);
+    } catch {
+      return document;
+    }
+  }
 
   /** Called when the screens show something new. */
   protected shown(): void {}
@@ -35,9 +44,10 @@ export class Session {
     return { revision: this.state?.revision ?? 0, patch: this.draft, page: this.page?.id ?? 'home' };
   }
 
-  protected take(state: State): void {
+  /** Take over a new state. What is shown by now and was not what was just kept stays shown. */
+  protected take(state: State, kept?: Operation[]): void {
     this.state = state;
-    this.draft = [];
+    if (!kept || this.draft === kept) this.draft = [];
     this.refresh();
   }
 
@@ -83,7 +93,7 @@ export class Session {
           this.forget();
           return null;
         }
-        this.take(await client.change(this.state?.revision ?? 0, patch, label));
+        this.take(await client.change(this.state?.revision ?? 0, patch, label), patch);
         this.notice = null;
         return null;
       } catch (error) {

@@ -55,6 +55,6 @@
   }
   .copy {
     background: transparent;
-    width: 92px;
+    width: 106px;
   }
 </style>

@@ -43,6 +43,7 @@
     </div>
     <ColourField
       {bench}
+      tight
       label="Colour"
       value={own.colour ?? '#000000'}
       show={(colour) => showLayer(bench, layer, { colour })}

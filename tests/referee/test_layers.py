@@ -1,0 +1,91 @@
+"""The browser as referee over every kind of layer with its options, every blend mode, plates and lettering."""
+
+from typing import get_args
+
+import numpy as np
+import pytest
+
+from garnetfern.core.css import bundle_files
+from garnetfern.core.document import BlendMode
+from garnetfern.core.draw.paint import paint_backdrops
+from garnetfern.core.reading import Reader
+from garnetfern.core.resolve.lengths import Viewport
+from garnetfern.core.resolve.page import resolve_page
+from garnetfern.fonts import font_bytes, shipped_fonts
+from garnetfern.service.memory import MemoryPictures
+
+from .browser import HIDDEN, Opened
+from .compare import compare
+from .kinds import SAMPLES, STACKS, blends_page, page_with, samples_page
+from .lettering import generate_lettering
+from .placings import bands_beside
+from .stacks import generate_stack
+
+SMOOTH = ("colour", "edge", "gradient")
+"""Kinds whose pixels must agree to one level; where two edges meet the browser lays masks over one another."""
+HARD = ("repeating", "rings")
+"""Gradients that jump: a px on the edge may fall on the other side of it."""
+FIGURES = 4.0
+"""Figures of a pattern a few px wide: the browser's raster snaps edges to quarters of a px, ours counts exactly."""
+
+
+@pytest.mark.parametrize(("stack", "viewport"), [("on a colour", (1283, 700)), ("on a picture", (411, 700))])
+@pytest.mark.parametrize("kind", SAMPLES)
+def test_every_kind_with_its_options_agrees(browser, kind, stack, viewport):
+    file, names = samples_page(kind, stack)
+    for agreement in bands_beside(browser, file, names, viewport):
+        jumps = any(word in agreement.name for word in HARD)
+        assert agreement.mean <= (FIGURES if kind == "pattern" else 1.2 if jumps else 0.5), agreement
+        if kind != "pattern":
+            assert agreement.within >= 0.97, agreement
+        if kind in SMOOTH and stack == "on a colour" and "all four" not in agreement.name:
+            assert agreement.worst <= 1, agreement
+
+
+@pytest.mark.parametrize("stack", STACKS)
+def test_every_blend_mode_agrees_over_opaque_and_translucent_stacks(browser, stack):
+    file, names = blends_page(list(get_args(BlendMode)), stack)
+    for agreement in bands_beside(browser, file, names, (700, 700)):
+        assert agreement.mean <= 1, agreement
+        assert agreement.worst <= 4, agreement
+
+
+@pytest.mark.parametrize("seed", [1, 2, 6, 8])
+def test_plates_buttons_and_lettering_agree(browser, seed):
+    for outcome in compare(browser, generate_lettering(seed)):
+        assert outcome.box <= 0.1, outcome.name
+        assert outcome.lines_equal == outcome.lines_total, outcome.name
+        assert outcome.mean <= 0.6, outcome.name
+        assert outcome.within >= 0.95, outcome.name
+        for block, core, seen, required in outcome.readings:
+            assert core == pytest.approx(seen, rel=0.04), f"{outcome.name}, {block}"
+            assert (core >= required) == (seen >= required) or abs(core / required - 1) < 0.04
+
+
+@pytest.mark.parametrize("seed", [3, 5, 11])
+def test_stacks_of_many_layers_agree_and_so_do_their_readings(browser, seed):
+    for outcome in compare(browser, generate_stack(seed)):
+        assert outcome.mean <= 1.5, outcome.name
+        for block, core, seen, required in outcome.readings:
+            assert core == pytest.approx(seen, rel=0.03), f"{outcome.name}, {block}"
+            assert (core >= required) == (seen >= required) or abs(core / required - 1) < 0.03
+
+
+def test_pointing_at_an_area_shows_the_state_that_was_computed(browser):
+    layers = [{"kind": "colour", "colour": "#0b1a14", "opacity": 0.2}, {"kind": "edge", "colour": "#7a1f2b"}]
+    over = {"fade": 0, "base": "#f2d9a0", "layers": {"l0-0": {"opacity": 0.7}, "l0-1": {"colour": "#2b5a73"}}}
+    file = page_with([{"base": "#3f6f46", "layers": layers, "over": over}])
+    pictures = MemoryPictures(file.pictures)
+    reader = Reader(shipped_fonts(), pictures)
+    opened = Opened(browser, bundle_files(file.site, reader.fonts, pictures.file, font_bytes)).at(500, 400)
+    page = file.site.pages[0]
+    seen = {}
+    for pointed in (False, True):
+        opened.page.mouse.move(200, 100 if pointed else 390)
+        opened.page.wait_for_timeout(100)
+        record = resolve_page(file.site, page, Viewport(500, 400), reader.fonts, pointed=pointed)
+        drawn = paint_backdrops(record, (0, 0, 500, 213), reader.pictures)
+        seen[pointed] = opened.styled(HIDDEN)[:213]
+        assert np.abs(drawn.astype(np.float32) - seen[pointed]).max() <= 2
+    opened.close()
+    assert np.abs(seen[True] - seen[False]).mean() > 20
