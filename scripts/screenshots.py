@@ -1,5 +1,6 @@
 """Take docs/screenshots/ from the running application with the sample site, in headless Chromium."""
 
+import re
 import tempfile
 from collections.abc import Callable
 from pathlib import Path
@@ -69,13 +70,56 @@ def _home_readable(page: Page) -> None:
     _readable(page)
 
 
+def _gradient(page: Page) -> None:
+    page.get_by_role("button", name="Lay something in on Dusk").click()
+    page.get_by_role("button", name="Gradient: Dark foot").click()
+    page.get_by_label("Runs to").wait_for()
+
+
+def _blending(page: Page) -> None:
+    page.get_by_role("button", name=re.compile("^mixes:")).click()
+    page.locator(".look img").first.wait_for()
+
+
+def _plate(page: Page) -> None:
+    page.keyboard.press("Escape")
+    _card("Words")(page)
+    _tab("Plate")(page)
+    page.get_by_role("button", name="Put a plate behind these words").click()
+    page.get_by_label("Corners").wait_for()
+
+
+def _colour(page: Page) -> None:
+    page.get_by_role("button", name="Base: choose").click()
+    page.get_by_role("button", name=re.compile("Base: a tone of")).first.wait_for()
+
+
+def _schemes(page: Page) -> None:
+    page.keyboard.press("Escape")
+    _view("Schemes")(page)
+    page.get_by_role("button", name="Slate path").click()
+
+
+def _undone(page: Page) -> None:
+    """Back to the sample site as it was, on the shelf."""
+    for _ in range(2):
+        page.get_by_role("button", name="Undo").click()
+        page.wait_for_timeout(600)
+    _shelf(page)
+
+
 SHOTS: dict[str, Callable[[Page], None]] = {
     "bench": lambda _: None,
     "bench-picture": _card("Glasshouse at dawn"),
     "framing": _framing,
     "bench-area": _area,
     "bench-words": _card("Words"),
-    "shelf": _shelf,
+    "bench-gradient": _gradient,
+    "blending": _blending,
+    "bench-plate": _plate,
+    "colour": _colour,
+    "schemes": _schemes,
+    "shelf": _undone,
     "loan": _tab("Picture loan"),
     "slots": _slots,
     "bench-tiles": _tiles,
