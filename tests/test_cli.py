@@ -10,7 +10,7 @@ from garnetfern.cli import app, start_site
 from garnetfern.service.site_file import pack_site_file
 from garnetfern.service.studio import Studio
 from tests.conftest import jpeg
-from tests.sites import colour_layer, document, image_layer, one_banner, with_picture
+from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, with_picture
 
 run = CliRunner().invoke
 
@@ -32,7 +32,7 @@ def short(tmp_path):
 def test_check_passes_where_all_can_be_read(good):
     result = run(app, ["check", str(good)])
     assert result.exit_code == 0
-    assert "6 of 6 readings meet AA; 0 fall short." in result.stdout
+    assert "9 of 9 readings meet AA; 0 fall short." in result.stdout
 
 
 def test_check_fails_and_names_what_falls_short(short):
@@ -45,7 +45,7 @@ def test_check_fails_and_names_what_falls_short(short):
 def test_check_as_json(short):
     result = run(app, ["check", str(short), "--json"])
     body = json.loads(result.stdout)
-    assert body["short"] == 3
+    assert body["short"] == 6
     assert body["readings"][0]["page"] == "home"
 
 
@@ -92,3 +92,30 @@ def test_a_first_start_lays_a_site_and_later_ones_keep_it(tmp_path):
     assert again.state().document["name"] == "Ours"
     assert again.state().undo == "rename"
     again.db.close()
+
+
+def test_check_can_ask_for_more_than_the_site_says(tmp_path):
+    file = tmp_path / "middling.zip"
+    file.write_bytes(pack_site_file(one_banner(colour_layer("#787878"))))
+    assert run(app, ["check", str(file)]).exit_code == 0
+    assert run(app, ["check", str(file), "--require", "AAA"]).exit_code == 1
+    assert run(app, ["check", str(file), "--require", "A"]).exit_code == 2
+
+
+def test_check_writes_junit_for_build_servers(short, tmp_path):
+    from xml.etree import ElementTree as ET
+
+    report = tmp_path / "report.xml"
+    assert run(app, ["check", str(short), "--junit", str(report)]).exit_code == 1
+    suite = ET.parse(report).getroot()[0]
+    assert (suite.get("name"), suite.get("tests"), suite.get("failures")) == ("home", "6", "6")
+    assert "falls short: 1.3 of 3" in suite[0][0].get("message")
+
+
+def test_words_that_cannot_be_vouched_for_are_neither_pass_nor_short(tmp_path):
+    file = tmp_path / "unsure.zip"
+    heading = {**HEADING, "wording": "\u6c34"}
+    file.write_bytes(pack_site_file(one_banner(colour_layer("#dddddd"), blocks=[heading])))
+    result = run(app, ["check", str(file)])
+    assert result.exit_code == 0
+    assert "6 cannot be vouched for" in result.stdout

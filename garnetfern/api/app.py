@@ -18,6 +18,7 @@ from ..core.picture.decode import MAX_BYTES
 from ..fonts import FOLDER as FONTS
 from ..service.build_up import BuildUp
 from ..service.check import check_page
+from ..service.every_situation import page_met
 from ..service.remedies import overlay_remedy
 from ..service.studio import Studio
 from . import errors
@@ -62,7 +63,8 @@ def document_routes(studio: Studio) -> APIRouter:
         with studio.manners.hurry():
             site = studio.site(body.patch, body.revision)
             found = studio.page(site, body.page)
-            page = studio.emitted(site, pointed_at(found) if body.pointed else found)
+            met = page_met(site, found, body.situation) if body.situation else found
+            page = studio.emitted(site, pointed_at(met) if body.pointed else met)
             return JSONResponse({"fonts": page.fonts, "css": page.css, "body": page.body})
 
     @api.get("/before", response_model=m.Live)

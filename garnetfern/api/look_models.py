@@ -5,7 +5,7 @@ from typing import Any
 from pydantic import BaseModel, Field
 
 from ..core.document import BlendMode, Gradient
-from .models import Asked
+from .models import Asked, ReadingView
 
 
 class LibraryGradient(BaseModel):
@@ -85,6 +85,75 @@ class SchemeCard(BaseModel):
     id: str
     name: str
     palette: list[str]
+
+
+class SituationView(BaseModel):
+    """A situation, its kind, and the share of visits (0..1) that come on its screen."""
+
+    id: str
+    name: str
+    kind: str
+    screen: str
+    scroll: float
+    share: float
+    trouble: bool
+
+
+class WordsView(BaseModel):
+    """A block of words, and whether it falls short anywhere."""
+
+    id: str
+    words: str
+    trouble: bool
+
+
+class SituationsView(BaseModel):
+    """Words by situations; trouble stands first. `own`: the visits are the owner's, not the table that ships."""
+
+    blocks: list[WordsView]
+    situations: list[SituationView]
+    cells: list[ReadingView]
+    short: int
+    own: bool
+
+
+class WidthPoint(BaseModel):
+    """The worst reading at a width."""
+
+    width: int
+    block: str
+    ratio: float
+    shown: str
+    required: float
+    meets: bool
+    lines: int
+
+
+class WidthChange(BaseModel):
+    """A width at which a block begins to fall short, or can be read again."""
+
+    width: int
+    block: str
+    short: bool
+    sentence: str
+
+
+class WidthRange(BaseModel):
+    """The widths a screen stands for."""
+
+    screen: str
+    name: str
+    least: int
+    most: int
+
+
+class WidthView(BaseModel):
+    """The run over widths."""
+
+    points: list[WidthPoint]
+    changes: list[WidthChange]
+    screens: list[WidthRange]
+    sentence: str
 
 
 class AskedScheme(BaseModel):

@@ -30,6 +30,7 @@ class AskedLive(Asked):
     """A page to be shown; `pointed`: as it is while the pointer is over everything that answers to it."""
 
     pointed: bool = False
+    situation: str | None = Field(None, max_length=80, description="the situation to show it in; none: at rest")
 
 
 class AskedArea(Asked):
@@ -88,6 +89,7 @@ class ReadingView(BaseModel):
     name: str
     screen: str
     missing: bool
+    kind: str
     pointed: bool
     ratio: float | None
     shown: str | None

@@ -59,6 +59,7 @@ class BuildUp:
     def __init__(self, reader: Reader, site: Site, page: Page, area: Area) -> None:
         self.reader, self.site, self.page, self.area = reader, site, page, area
         self.situations = situations(site, page)
+        self.rest = {s.screen: s.key for s in self.situations if s.kind == "rest"}
         self.records: dict[str, PageRecord] = {}
         for situation in self.situations:
             if situation.key not in self.records:
@@ -85,7 +86,7 @@ class BuildUp:
     def _shown(self) -> tuple[PageRecord, AreaRecord] | None:
         """The widest screen on which the area is to be seen."""
         for screen in sorted(self.site.screens, key=lambda s: -s.width):
-            record = self.records[screen.id]
+            record = self.records[self.rest[screen.id]]
             area = record.area(self.area.id)
             if area is not None and area.box.height >= 1 and area.box.width >= 1:
                 return record, area

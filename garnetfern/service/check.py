@@ -1,9 +1,10 @@
 """The check: every block of words in every situation, and the answers in plain words."""
 
+from collections.abc import Collection
 from typing import Any
 
 from ..core.document import Page, Site
-from ..core.reading import Letter, Reader, Reading, Situation
+from ..core.reading import AT_HAND, Letter, Reader, Reading, Situation
 
 
 def letter_view(letter: Letter) -> dict[str, Any]:
@@ -33,9 +34,13 @@ def sentence(reading: Reading) -> str:
     return f"The {letter} in '{word}' falls short: {figure}."
 
 
+SINGLE = 1.2e-7
+"""What a ratio in single precision may lack of itself."""
+
+
 def floored(ratio: float) -> str:
     """A ratio with one decimal, rounded down, so that 4.49 is never shown as 4.5."""
-    return f"{int(ratio * 10 + 1e-4) / 10:.1f}"
+    return f"{int(ratio * 10 * (1 + SINGLE)) / 10:.1f}"
 
 
 def reading_view(reading: Reading, situation: Situation) -> dict[str, Any]:
@@ -46,7 +51,8 @@ def reading_view(reading: Reading, situation: Situation) -> dict[str, Any]:
         "name": situation.name,
         "screen": situation.screen,
         "missing": situation.missing,
-        "pointed": situation.pointed,
+        "kind": situation.kind,
+        "pointed": situation.pointed == 1,
         "ratio": None if reading.ratio is None else round(reading.ratio, 3),
         "shown": None if reading.ratio is None else floored(reading.ratio),
         "required": reading.required,
@@ -60,7 +66,7 @@ def reading_view(reading: Reading, situation: Situation) -> dict[str, Any]:
     }
 
 
-def check_page(reader: Reader, site: Site, page: Page) -> list[dict[str, Any]]:
-    """All readings of a page, as plain data."""
-    pairs = reader.read_page(site, page)
+def check_page(reader: Reader, site: Site, page: Page, kinds: Collection[str] | None = AT_HAND) -> list[dict[str, Any]]:
+    """The readings of a page in the situations of some kinds (None: of all), as plain data."""
+    pairs = reader.read_page(site, page, kinds)
     return [reading_view(reading, situation) for situation, readings in pairs for reading in readings]

@@ -10,6 +10,7 @@ from ..core.errors import NotFoundError, StaleError
 from ..core.picture import examine
 from ..core.picture.decode import examined
 from ..core.reading import Reader
+from ..core.reading.visits import read_visits
 from ..core.resolve.image import renditions
 from ..core.resolve.records import Rendition
 from ..fonts import font_bytes, shipped_fonts
@@ -227,6 +228,13 @@ class Studio:
                 original = file.pictures[asset.hash]
                 self.pictures.keep(original, examine(original, asset.name))
         return self.history.change(based_on, site.model_dump(mode="json"), f"Looks out of {name}")
+
+    def take_visits(self, data: bytes, based_on: int) -> State:
+        """Put the owner's table of visits in place of the one that ships. Raises VisitsError: nothing was changed."""
+        present = self.site(None, based_on)
+        table = read_visits(data.decode("utf-8", errors="replace"))
+        site = present.model_copy(update={"visits": table})
+        return self.history.change(based_on, site.model_dump(mode="json"), f"Visits on {len(table)} widths")
 
     def start(self, file: SiteFile, label: str) -> None:
         """Begin with a site where there is none yet."""

@@ -6,7 +6,7 @@ import numpy as np
 import pytest
 
 from garnetfern.core.css import bundle_files
-from garnetfern.core.document import BlendMode
+from garnetfern.core.document import BlendMode, pointed_at
 from garnetfern.core.draw.paint import paint_backdrops
 from garnetfern.core.reading import Reader
 from garnetfern.core.resolve.lengths import Viewport
@@ -83,7 +83,8 @@ def test_pointing_at_an_area_shows_the_state_that_was_computed(browser):
     for pointed in (False, True):
         opened.page.mouse.move(200, 100 if pointed else 390)
         opened.page.wait_for_timeout(100)
-        record = resolve_page(file.site, page, Viewport(500, 400), reader.fonts, pointed=pointed)
+        shown = pointed_at(page) if pointed else page
+        record = resolve_page(file.site, shown, Viewport(500, 400), reader.fonts)
         drawn = paint_backdrops(record, (0, 0, 500, 213), reader.pictures)
         seen[pointed] = opened.styled(HIDDEN)[:213]
         assert np.abs(drawn.astype(np.float32) - seen[pointed]).max() <= 2

@@ -8,6 +8,7 @@
   import Shortcuts from './parts/Shortcuts.svelte';
   import SchemesView from './schemes/SchemesView.svelte';
   import ShelfView from './shelf/ShelfView.svelte';
+  import SituationsView from './situations/SituationsView.svelte';
   import TakeAway from './takeaway/TakeAway.svelte';
   import TopBar from './TopBar.svelte';
   import type { View } from './views';
@@ -76,6 +77,8 @@
     <FramingView {bench} toShelf={() => (view = 'shelf')} />
   {:else if view === 'shelf'}
     <ShelfView {bench} toBench={() => (view = 'bench')} />
+  {:else if view === 'situations'}
+    <SituationsView {bench} toBench={() => (view = 'bench')} />
   {:else if view === 'schemes'}
     <SchemesView {bench} toBench={() => (view = 'bench')} />
   {:else}

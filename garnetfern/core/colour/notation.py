@@ -39,6 +39,16 @@ class Rgba:
         return f"rgb({self.red} {self.green} {self.blue} / {self.alpha:.4g})"
 
 
+def mixed(one: Rgba, other: Rgba, share: float) -> Rgba:
+    """A colour on the way from one to another, mixed premultiplied in sRGB (CSS Color 4, section 12.3)."""
+    alpha = one.alpha + (other.alpha - one.alpha) * share
+    if alpha <= 0:
+        return Rgba(other.red, other.green, other.blue, 0.0)
+    parts = (a * one.alpha * (1 - share) + b * other.alpha * share for a, b in zip(one.rgb, other.rgb, strict=True))
+    red, green, blue = (round(v / alpha) for v in parts)
+    return Rgba(red, green, blue, alpha)
+
+
 def parse_colour(text: str) -> Rgba:
     """Read `#rgb`, `#rgba`, `#rrggbb` or `#rrggbbaa`. Raises ColourError for anything else."""
     if not _HEX.match(text):

@@ -171,8 +171,8 @@ def each_block(page: Page, change: Callable[[Block], Block]) -> Page:
     return page.model_copy(update={"bands": tuple(map(band_changed, page.bands))})
 
 
-def pointed_at(page: Page) -> Page:
-    """The page while the pointer is over everything at once that has a state for it."""
+def pointed_at(page: Page, share: float = 1.0) -> Page:
+    """The page while the pointer is over everything that answers to it; `share`: so far on the way there."""
 
     def block_changed(block: Block) -> Block:
         if block.lettering.over is None:
@@ -180,7 +180,7 @@ def pointed_at(page: Page) -> Page:
         lettering = block.lettering.model_copy(update={"colour": block.lettering.over})
         return block.model_copy(update={"lettering": lettering})
 
-    return each_block(each_backdrop(page, lambda _, backdrop: backdrop.pointed_at()), block_changed)
+    return each_block(each_backdrop(page, lambda _, backdrop: backdrop.pointed_at(share)), block_changed)
 
 
 def _on(backdrop: Backdrop, screen: str) -> Backdrop:
@@ -213,6 +213,13 @@ class SavedLook(Model):
     backdrop: Backdrop
 
 
+class Visits(Model):
+    """How many visits came on screens of one width, CSS px."""
+
+    width: int = Field(ge=200, le=10_000)
+    visits: int = Field(ge=0, le=10**12)
+
+
 class Site(Model):
     """A whole site, the root of the document."""
 
@@ -229,6 +236,7 @@ class Site(Model):
     budget: Budget = Budget()
     gradients: tuple[SavedGradient, ...] = Field((), max_length=200)
     looks: tuple[SavedLook, ...] = Field((), max_length=200)
+    visits: tuple[Visits, ...] = Field((), max_length=400, description="none: the table that ships")
     pages: tuple[Page, ...] = Field(min_length=1, max_length=200)
 
     def asset(self, asset_id: str) -> Asset:

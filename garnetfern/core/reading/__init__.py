@@ -1,7 +1,9 @@
 """Can the words be read: situations, the ground behind each letter, and the contrast there."""
 
+from .kinds import KINDS
 from .letters import Letter, Reading
 from .reader import Reader
-from .situations import Situation, situations
+from .situation import Situation
+from .situations import AT_HAND, situations
 
-__all__ = ["Letter", "Reader", "Reading", "Situation", "situations"]
+__all__ = ["AT_HAND", "KINDS", "Letter", "Reader", "Reading", "Situation", "situations"]

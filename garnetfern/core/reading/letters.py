@@ -131,10 +131,16 @@ def _word_at(text: str, index: int) -> str:
 
 
 def judge(
-    block: BlockRecord, letters: list[PlacedLetter], ground: Bytes, region: Region, situation: str, level: Requirement
+    block: BlockRecord,
+    letters: list[PlacedLetter],
+    ground: Bytes,
+    region: Region,
+    situation: str,
+    level: Requirement,
+    enlarged: float = 1.0,
 ) -> Reading:
     """The reading of a block whose letters stand on `ground`, the pixels of `region` without the letters' fill."""
-    required = required_ratio(block.size, block.weight, level)
+    required = required_ratio(block.size / enlarged, block.weight, level)
     if not letters:
         return Reading(block.id, situation, None, required, 1.0, 0.0, None, (), block.doubts)
     light = level_luminance(ground)

@@ -2,7 +2,7 @@
 
 import math
 from collections import OrderedDict
-from collections.abc import Callable, Hashable
+from collections.abc import Callable, Collection, Hashable, Iterable, Iterator
 from functools import lru_cache
 
 from ..colour.contrast import Requirement
@@ -12,10 +12,12 @@ from ..draw.paint import blank, paint_area
 from ..draw.sample import PictureSource, Region, Sampler
 from ..draw.words import paint_around
 from ..resolve.fonts import FontBook
+from ..resolve.layout import lay_out_page
 from ..resolve.page import resolve_page
 from ..resolve.records import AreaRecord, BlockRecord, Box, PageRecord, Sheet
 from .letters import PlacedLetter, Reading, grown, judge, ring_radius
-from .situations import Situation, situations
+from .situation import Situation
+from .situations import AT_HAND, situations
 
 
 class Reader:
@@ -57,13 +59,17 @@ class Reader:
         situation: str,
         level: Requirement,
         keep: Callable[[AreaRecord], tuple[Sheet, ...]],
+        enlarged: float = 1.0,
     ) -> Reading:
-        """The reading of one block on a resolved page; `keep` says which sheets of an area are there."""
+        """The reading of one block on a resolved page; `keep` says which sheets of an area are there.
+
+        `enlarged`: the letters are that many times as large as they are set; what is required goes by how they are set.
+        """
         placed, region = self._placed(block)
         if not placed:
-            return judge(block, placed, blank(page, (0, 0, 1, 1)), region, situation, level)
+            return judge(block, placed, blank(page, (0, 0, 1, 1)), region, situation, level, enlarged)
         there = tuple((a, keep(a)) for a in page.areas if (a.sheets or a.plate) and a.touches(Box(*region)))
-        key = (block, there, page.base, situation, level)
+        key = (block, there, page.base, situation, level, enlarged)
         if key in self._readings:
             self._readings.move_to_end(key)
             return self._readings[key]
@@ -71,7 +77,7 @@ class Reader:
         for area, sheets in there:
             paint_area(canvas, area, sheets, region, self.pictures)
         paint_around(canvas, block, region, self.glyphs)
-        reading = judge(block, placed, canvas, region, situation, level)
+        reading = judge(block, placed, canvas, region, situation, level, enlarged)
         self._readings[key] = reading
         while len(self._readings) > self.KEPT:
             self._readings.popitem(last=False)
@@ -79,20 +85,31 @@ class Reader:
 
     def resolve(self, site: Site, page: Page, situation: Situation) -> PageRecord:
         """The page as it is laid out in a situation."""
-        return resolve_page(site, page, situation.viewport, self.fonts, pointed=situation.pointed)
+        met, view = situation.page(page), situation.viewport
+        scroll = 0.0
+        if situation.scroll:
+            _, laid = lay_out_page(site, met, view, self.fonts)
+            scroll = situation.scroll * max(0.0, laid.height - view.height)
+        return resolve_page(site, met, view, self.fonts, scroll, situation.still, page)
 
-    def read_page(self, site: Site, page: Page) -> list[tuple[Situation, list[Reading]]]:
-        """Every block of a page in every situation. Readings come in the page's order."""
-        found = []
+    def read_page(
+        self, site: Site, page: Page, kinds: Collection[str] | None = AT_HAND
+    ) -> list[tuple[Situation, list[Reading]]]:
+        """Every block of a page in every situation of some kinds (None: of all). Readings come in the page's order."""
+        return list(self.reading_of(site, page, situations(site, page, kinds)))
+
+    def reading_of(
+        self, site: Site, page: Page, wanted: Iterable[Situation]
+    ) -> Iterator[tuple[Situation, list[Reading]]]:
+        """Every block of a page in these situations, one after the other."""
         records: dict[str, PageRecord] = {}
-        for situation in situations(site, page):
+        for situation in wanted:
             if situation.key not in records:
                 records[situation.key] = self.resolve(site, page, situation)
             record = records[situation.key]
             readings = [
-                self.read(record, b, situation.id, site.requirement, situation.sheets)
+                self.read(record, b, situation.id, site.requirement, situation.sheets, situation.enlarged)
                 for b in record.blocks()
                 if b.words
             ]
-            found.append((situation, readings))
-        return found
+            yield situation, readings

@@ -57,7 +57,7 @@ class _Trial:
 
         def keep(area: AreaRecord) -> tuple[Sheet, ...]:
             sheets = situation.sheets(area)
-            return self.with_opacity(sheets, opacity, situation.pointed) if area.id == self.area else sheets
+            return self.with_opacity(sheets, opacity, situation.pointed > 0) if area.id == self.area else sheets
 
         return self.reader.read(record, block, situation.id, self.site.requirement, keep)
 

@@ -3,7 +3,7 @@
 from dataclasses import replace
 
 from ..colour.notation import parse_colour
-from ..document import Asset, Backdrop, Block, Column, Crop, ImageLayer, Join, Page, Site, pointed_at
+from ..document import Asset, Backdrop, Block, Column, Crop, ImageLayer, Join, Page, Site
 from .fonts import FontBook
 from .image import Room, choose_rendition, shown_width
 from .layers import LayerPlace, resolve_layer
@@ -170,17 +170,23 @@ def _sheets(
 
 
 def resolve_page(
-    site: Site, page: Page, viewport: Viewport, fonts: FontBook, scroll: float = 0.0, pointed: bool = False
+    site: Site,
+    page: Page,
+    viewport: Viewport,
+    fonts: FontBook,
+    scroll: float = 0.0,
+    still: bool = False,
+    served: Page | None = None,
 ) -> PageRecord:
-    """The whole page at one viewport, scrolled by `scroll` px. Pure: the same arguments give the same record.
+    """The whole page at one viewport. Pure: the same arguments give the same record.
 
-    With `pointed` the pointer is over every area at once that has a state for it.
+    It is scrolled by `scroll` px. With `still` slower pictures do not move. `served` is the page that picture files
+    are made for, where it is another one than this, which a visitor meets.
     """
-    page = pointed_at(page) if pointed else page
     shown, record = lay_out_page(site, page, viewport, fonts)
-    windows = Windows(site, page, fonts)
+    windows = Windows(site, served or page, fonts)
     span = serving_range(site.screens, viewport.width)
-    moved = scroll if record.height > viewport.height else None
+    moved = scroll if record.height > viewport.height and not still else None
     areas = [
         replace(area, sheets=_sheets(area, backdrop, windows, span, viewport, moved))
         for area, backdrop in bare_areas(shown, record, viewport)

@@ -22,12 +22,14 @@ import type {
   SchemeCard,
   SchemeTried,
   ScreenAreas,
+  Situations,
   SlotView,
   Spot,
   State,
   Stock,
   Way,
   Weights,
+  Widths,
 } from './types';
 
 /** What the server refused, with its place in the document. */
@@ -81,7 +83,8 @@ export const state = () => get<State>('/api/state');
 export const fonts = () => get<Font[]>('/api/fonts');
 export const bundleFiles = () => get<BundleFile[]>('/api/bundle');
 export const before = (page: string) => get<Live>(`/api/before?page=${page}`);
-export const live = (asked: Asked, pointed = false) => post<Live>('/api/live', { ...asked, pointed });
+export const live = (asked: Asked, pointed = false, situation: string | null = null) =>
+  post<Live>('/api/live', { ...asked, pointed, situation });
 export const readings = (asked: Asked) => post<{ readings: Reading[] }>('/api/readings', asked);
 export const buildUp = (asked: AskedArea & { block?: string | null }, signal: AbortSignal) =>
   post<BuildUp>('/api/build-up', asked, signal);
@@ -119,6 +122,11 @@ export const colour = (text: string) => get<Colour>(`/api/colour?${new URLSearch
 export const colourAt = (asked: Asked & { screen: string; x: number; y: number }) =>
   post<Spot>('/api/colour-at', asked);
 export const pictureColours = (asked: AskedArea) => post<string[]>('/api/picture-colours', asked);
+export const situations = (asked: Asked, signal?: AbortSignal) =>
+  post<Situations>('/api/situations', asked, signal);
+export const widths = (asked: Asked, signal?: AbortSignal) => post<Widths>('/api/widths', asked, signal);
+export const takeVisits = (file: File, revision: number) =>
+  answer<State>(fetch(`/api/visits?revision=${revision}`, { method: 'POST', body: file }));
 export const schemes = () => get<SchemeCard[]>('/api/schemes');
 export const scheme = (revision: number, which: string, turn: number, strength: number) =>
   post<SchemeTried>('/api/scheme', { revision, which, turn, strength });

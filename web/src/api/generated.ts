@@ -276,6 +276,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/situations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Every Situation */
+        post: operations["every_situation_api_situations_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/widths": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Widths */
+        post: operations["widths_api_widths_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Visits */
+        post: operations["visits_api_visits_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schemes": {
         parameters: {
             query?: never;
@@ -867,6 +918,11 @@ export interface components {
              * @default false
              */
             pointed: boolean;
+            /**
+             * Situation
+             * @description the situation to show it in; none: at rest
+             */
+            situation?: string | null;
         };
         /**
          * AskedMend
@@ -2712,6 +2768,8 @@ export interface components {
             screen: string;
             /** Missing */
             missing: boolean;
+            /** Kind */
+            kind: string;
             /** Pointed */
             pointed: boolean;
             /** Ratio */
@@ -3217,8 +3275,50 @@ export interface components {
              * @default []
              */
             looks: components["schemas"]["SavedLook"][];
+            /**
+             * Visits
+             * @description none: the table that ships
+             * @default []
+             */
+            visits: components["schemas"]["Visits"][];
             /** Pages */
             pages: components["schemas"]["Page"][];
+        };
+        /**
+         * SituationView
+         * @description A situation, its kind, and the share of visits (0..1) that come on its screen.
+         */
+        SituationView: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Kind */
+            kind: string;
+            /** Screen */
+            screen: string;
+            /** Scroll */
+            scroll: number;
+            /** Share */
+            share: number;
+            /** Trouble */
+            trouble: boolean;
+        };
+        /**
+         * SituationsView
+         * @description Words by situations; trouble stands first. `own`: the visits are the owner's, not the table that ships.
+         */
+        SituationsView: {
+            /** Blocks */
+            blocks: components["schemas"]["WordsView"][];
+            /** Situations */
+            situations: components["schemas"]["SituationView"][];
+            /** Cells */
+            cells: components["schemas"]["ReadingView"][];
+            /** Short */
+            short: number;
+            /** Own */
+            own: boolean;
         };
         /**
          * Slot
@@ -3364,6 +3464,16 @@ export interface components {
             words: string;
         };
         /**
+         * Visits
+         * @description How many visits came on screens of one width, CSS px.
+         */
+        Visits: {
+            /** Width */
+            width: number;
+            /** Visits */
+            visits: number;
+        };
+        /**
          * WeightRow
          * @description A rendition visitors get, the budget it has, and its files as far as they were made.
          */
@@ -3390,6 +3500,80 @@ export interface components {
             rows: components["schemas"]["WeightRow"][];
             /** Missing */
             missing: number;
+        };
+        /**
+         * WidthChange
+         * @description A width at which a block begins to fall short, or can be read again.
+         */
+        WidthChange: {
+            /** Width */
+            width: number;
+            /** Block */
+            block: string;
+            /** Short */
+            short: boolean;
+            /** Sentence */
+            sentence: string;
+        };
+        /**
+         * WidthPoint
+         * @description The worst reading at a width.
+         */
+        WidthPoint: {
+            /** Width */
+            width: number;
+            /** Block */
+            block: string;
+            /** Ratio */
+            ratio: number;
+            /** Shown */
+            shown: string;
+            /** Required */
+            required: number;
+            /** Meets */
+            meets: boolean;
+            /** Lines */
+            lines: number;
+        };
+        /**
+         * WidthRange
+         * @description The widths a screen stands for.
+         */
+        WidthRange: {
+            /** Screen */
+            screen: string;
+            /** Name */
+            name: string;
+            /** Least */
+            least: number;
+            /** Most */
+            most: number;
+        };
+        /**
+         * WidthView
+         * @description The run over widths.
+         */
+        WidthView: {
+            /** Points */
+            points: components["schemas"]["WidthPoint"][];
+            /** Changes */
+            changes: components["schemas"]["WidthChange"][];
+            /** Screens */
+            screens: components["schemas"]["WidthRange"][];
+            /** Sentence */
+            sentence: string;
+        };
+        /**
+         * WordsView
+         * @description A block of words, and whether it falls short anywhere.
+         */
+        WordsView: {
+            /** Id */
+            id: string;
+            /** Words */
+            words: string;
+            /** Trouble */
+            trouble: boolean;
         };
     };
     responses: never;
@@ -4169,6 +4353,157 @@ export interface operations {
                 };
                 content: {
                     "application/json": string[];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    every_situation_api_situations_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Asked"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SituationsView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    widths_api_widths_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Asked"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WidthView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    visits_api_visits_post: {
+        parameters: {
+            query: {
+                revision: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StateView"];
                 };
             };
             /** @description Not Found */

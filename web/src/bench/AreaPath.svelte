@@ -119,6 +119,12 @@
     <AreaActions {bench} />
   </nav>
   <div class="flex min-w-0 items-center gap-1">
+    {#if bench.situation}
+      <span class="whitespace-nowrap">Shown: <b>{bench.situation.name}</b></span>
+      <button type="button" class="quiet act whitespace-nowrap" onclick={() => bench.meet(null)}
+        >At rest again</button
+      >
+    {/if}
     <p
       class="truncate font-semibold"
       role="status"

@@ -13,7 +13,9 @@
   let page = $state.raw<Document | null>(null);
   let flashing = $state(false);
   const here = $derived(
-    bench.short.filter((r) => r.screen === screen.id && !r.missing && r.pointed === bench.pointed),
+    bench.situation
+      ? bench.met.filter((r) => r.screen === screen.id)
+      : bench.short.filter((r) => r.screen === screen.id && !r.missing && r.pointed === bench.pointed),
   );
   const grab = $derived(bench.layer?.kind === 'image' || bench.layer?.kind === 'gradient');
 
@@ -59,7 +61,14 @@
   }
 
   $effect(() => {
-    if (page && bench.live) apply(page, bench.live);
+    if (!page || !bench.live) return;
+    apply(page, bench.live);
+    const share = bench.situation?.scroll ?? 0;
+    if (bench.situation?.kind === 'scroll') {
+      const inner = page;
+      const way = inner.documentElement.scrollHeight - screen.height;
+      inner.defaultView?.scrollTo(0, share * Math.max(0, way));
+    }
   });
 
   $effect(() => {

@@ -12,6 +12,7 @@ import type {
   Reading,
   Screen,
   ScreenAreas,
+  Situations,
 } from '../api/types';
 import { Latest, Settled } from './latest';
 import { Eyedropper } from './eyedropper.svelte';
@@ -26,6 +27,8 @@ export class Bench extends Session {
   overlay = $state.raw<Overlay | null>(null);
   framing = $state.raw<Framing | null>(null);
   areaViews = $state.raw<ScreenAreas[]>([]);
+  /** Every situation of the page, once it was looked at; emptied when the site changes. */
+  every = $state.raw<{ revision: number; page: string; found: Situations } | null>(null);
   fonts = $state.raw<Font[]>([]);
   library = $state.raw<Library | null>(null);
   /** Which block's readings the contrast line follows; null: the one that fares worst. */
@@ -161,6 +164,13 @@ export class Bench extends Session {
     const at = areas.findIndex((a) => a.id === this.areaId);
     const from = block || at < 0 ? areas[0] : (areas[at + 1] ?? areas[0]);
     if (from) this.choose(from.id);
+  }
+
+  /** What falls short in the situation that the screens are in. */
+  get met(): Reading[] {
+    const { situation, every } = this;
+    if (!situation || every?.revision !== this.state?.revision) return [];
+    return every?.found.cells.filter((c) => c.situation === situation.id && !c.meets) ?? [];
   }
 
   protected override shown(): void {

@@ -1,7 +1,7 @@
 import * as client from '../api/client';
 import { Refused } from '../api/client';
 import { patched } from '../api/patch';
-import type { Edit, Live, Operation, Page, Problem, Site, State } from '../api/types';
+import type { Edit, Live, Operation, Page, Problem, Site, Situation, State } from '../api/types';
 import { Latest } from './latest';
 
 export type Notice = { text: string; tone: 'short' | 'plain' };
@@ -19,6 +19,9 @@ export class Session {
   /** Whether the screens show what is while the pointer is over everything that answers to it. */
   pointed = $state(false);
   pageId = $state('home');
+
+  /** The situation the screens are in; null: at rest, or pointed at. */
+  situation = $state.raw<Situation | null>(null);
 
   protected readonly showing = new Latest();
   private keeping: Promise<unknown> = Promise.resolve();
@@ -55,7 +58,7 @@ export class Session {
     this.showing.run(async () => {
       const kept = this.draft.length === 0;
       try {
-        const live = await client.live(this.asked, this.pointed);
+        const live = await client.live(this.asked, this.pointed, this.situation?.id ?? null);
         if (!this.holding) this.live = live;
         this.shown();
       } catch (error) {
@@ -161,9 +164,17 @@ export class Session {
     return done;
   }
 
+  /** Show the screens in a situation, or at rest again. */
+  meet(situation: Situation | null): void {
+    this.situation = situation;
+    this.pointed = false;
+    this.refresh();
+  }
+
   /** Show the page at rest, or while it is pointed at. */
   point(pointed: boolean): void {
     this.pointed = pointed;
+    this.situation = null;
     this.refresh();
   }
 

@@ -1,0 +1,18 @@
+"""Letters enlarged to 200 % (WCAG 2.2, 1.4.4), as browsers do that enlarge text alone."""
+
+from collections.abc import Iterator
+
+from ...document import Page, Screen, Site
+from ...resolve.lengths import Viewport
+from ..situation import Situation
+
+ORDER = 6
+FACTOR = 2.0
+
+
+def found(_: Site, page: Page, screen: Screen) -> Iterator[Situation]:
+    """Where there are words."""
+    if any(b.kind not in ("picture", "space") for b in page.blocks()):
+        view = Viewport(screen.width, screen.height)
+        name = f"{screen.name}, letters at 200 %"
+        yield Situation(f"{screen.id}:enlarged", name, screen.id, view, "enlarged", enlarged=FACTOR)

@@ -1,0 +1,14 @@
+"""A screen at rest: nothing is pointed at, everything is there."""
+
+from collections.abc import Iterator
+
+from ...document import Page, Screen, Site
+from ...resolve.lengths import Viewport
+from ..situation import Situation
+
+ORDER = 0
+
+
+def found(_: Site, __: Page, screen: Screen) -> Iterator[Situation]:
+    """One for every screen."""
+    yield Situation(f"{screen.id}:rest", screen.name, screen.id, Viewport(screen.width, screen.height))

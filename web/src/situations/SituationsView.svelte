@@ -1,0 +1,201 @@
+<script lang="ts">
+  /** Words down the side, the situations a visitor can meet across, the worst ratio in each cell; then every width. */
+  import * as client from '../api/client';
+  import { Refused } from '../api/client';
+  import type { Situation } from '../api/types';
+  import type { Bench } from '../bench/bench.svelte';
+  import Choice from '../parts/Choice.svelte';
+  import Verdict from '../parts/Verdict.svelte';
+  import WidthRun from './WidthRun.svelte';
+
+  let { bench, toBench }: { bench: Bench; toBench: () => void } = $props();
+
+  const LEVELS = [
+    { value: 'AA', name: 'AA', note: '4.5, and 3 for large letters (WCAG 2.2, 1.4.3)' },
+    { value: 'AAA', name: 'AAA', note: '7, and 4.5 for large letters (WCAG 2.2, 1.4.6)' },
+  ] as const;
+  let problem = $state('');
+  const revision = $derived(bench.state?.revision ?? 0);
+  const page = $derived(bench.page?.id ?? '');
+  const found = $derived(
+    bench.every?.revision === revision && bench.every.page === page ? bench.every.found : null,
+  );
+  /** What was found before stays in sight while it is looked at anew. */
+  const shown = $derived(found ?? (bench.every?.page === page ? bench.every.found : null));
+  const cell = (block: string, situation: string) =>
+    shown?.cells.find((c) => c.block === block && c.situation === situation);
+
+  $effect(() => {
+    if (found || !page) return;
+    const asked = { revision, patch: [], page };
+    const stop = new AbortController();
+    client
+      .situations(asked, stop.signal)
+      .then((answer) => (bench.every = { revision, page, found: answer }))
+      .catch((error: unknown) => {
+        if (error instanceof Refused && error.status !== 410 && error.status !== 409) bench.tell(error);
+      });
+    return () => stop.abort();
+  });
+
+  function open(situation: Situation, block: string): void {
+    bench.chooseBlock(block);
+    bench.forward = situation.screen;
+    if (situation.kind === 'over') bench.point(true);
+    else bench.meet(situation.kind === 'rest' ? null : situation);
+    toBench();
+  }
+
+  async function visits(event: Event & { currentTarget: HTMLInputElement }): Promise<void> {
+    const file = event.currentTarget.files?.[0];
+    event.currentTarget.value = '';
+    if (file) problem = (await bench.openSite(file, client.takeVisits))?.message ?? '';
+  }
+</script>
+
+<main class="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto px-6 py-3">
+  <div class="flex flex-wrap items-center gap-x-6 gap-y-1">
+    <h2 class="display-face text-[18px]">Situations</h2>
+    <p role="status" class="font-semibold {shown?.short ? 'text-warning' : 'text-success'}">
+      {#if !shown}
+        <span class="muted">Looking at every situation …</span>
+      {:else if shown.short === 0}
+        Every word can be read in every situation.
+      {:else}
+        {shown.short} of {shown.cells.length} readings fall short.
+      {/if}
+    </p>
+    <span class="ml-auto">
+      <Choice
+        label="Required"
+        value={bench.site?.requirement ?? 'AA'}
+        options={LEVELS}
+        choose={(level) =>
+          void bench.keep([{ op: 'add', path: '/requirement', value: level }], `Require ${level}`)}
+      />
+    </span>
+  </div>
+  {#if shown}
+    <div class="grid-box" class:stale={!found}>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col" class="words"><span class="sr-only">Words</span></th>
+            {#each shown.situations as situation (situation.id)}
+              <th scope="col">
+                {situation.name}
+                <span class="muted block font-normal" title="The share of visits on screens like this"
+                  >{Math.round(situation.share * 100)} % of visits</span
+                >
+              </th>
+            {/each}
+          </tr>
+        </thead>
+        <tbody>
+          {#each shown.blocks as block (block.id)}
+            <tr>
+              <th scope="row" class="words" title={block.words}><span>{block.words}</span></th>
+              {#each shown.situations as situation (situation.id)}
+                {@const one = cell(block.id, situation.id)}
+                <td>
+                  {#if one}
+                    <button
+                      type="button"
+                      class="cell"
+                      class:bad={!one.meets}
+                      title="{one.name}: {one.sentence} Press to see it on the bench."
+                      onclick={() => open(situation, block.id)}
+                    >
+                      <Verdict meets={one.meets} vouched={one.vouched} />
+                      <b>{one.shown ?? '–'}</b>
+                      {#if !one.meets}<span>of {one.required}</span>{/if}
+                    </button>
+                  {:else}<span class="muted" title="Not to be seen there">–</span>{/if}
+                </td>
+              {/each}
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    </div>
+    <p class="muted text-[12.5px]">
+      Shares of visits are {shown.own
+        ? 'from your own table'
+        : 'from a table that ships with the application'}.
+      <label class="act cursor-pointer">
+        Bring your own (CSV: width, visits)<input
+          type="file"
+          class="sr-only"
+          accept=".csv,text/csv"
+          aria-label="A table of visits"
+          onchange={visits}
+        />
+      </label>
+      {#if problem}<span role="alert" class="text-error">{problem}</span>{/if}
+    </p>
+  {/if}
+  {#key `${page}/${revision}`}<WidthRun {bench} />{/key}
+</main>
+
+<style>
+  .grid-box {
+    overflow: auto;
+    max-height: 46vh;
+    flex: none;
+    border: 1px solid var(--color-base-300);
+    background: var(--color-base-100);
+  }
+  .stale {
+    opacity: 0.6;
+  }
+  table {
+    border-collapse: collapse;
+    font-size: 12.5px;
+  }
+  th,
+  td {
+    padding: 2px 8px;
+    text-align: left;
+    border-bottom: 1px solid var(--color-base-300);
+    vertical-align: bottom;
+  }
+  thead th {
+    position: sticky;
+    top: 0;
+    min-width: 104px;
+    max-width: 124px;
+    background: var(--color-base-100);
+    z-index: 1;
+    line-height: 1.2;
+  }
+  .words {
+    position: sticky;
+    left: 0;
+    width: 220px;
+    max-width: 220px;
+    background: var(--color-base-100);
+    z-index: 2;
+    font-weight: 400;
+  }
+  .words span {
+    display: block;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .cell {
+    display: flex;
+    align-items: center;
+    gap: 4px;
+    min-height: 26px;
+    white-space: nowrap;
+    cursor: pointer;
+    color: var(--color-success);
+  }
+  .cell.bad {
+    color: var(--color-warning);
+  }
+  .cell:hover {
+    text-decoration: underline;
+  }
+</style>
