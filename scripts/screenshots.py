@@ -100,12 +100,14 @@ def _schemes(page: Page) -> None:
     page.get_by_role("button", name="Slate path").click()
 
 
-def _undone(page: Page) -> None:
-    """Back to the sample site as it was, on the shelf."""
+def _situations(page: Page) -> None:
+    page.get_by_role("button", name="Leave it").click()
     for _ in range(2):
         page.get_by_role("button", name="Undo").click()
-        page.wait_for_timeout(600)
-    _shelf(page)
+        page.wait_for_timeout(800)
+    _view("Situations")(page)
+    page.get_by_text("of 100 visits can read everything").wait_for(timeout=90_000)
+    page.get_by_role("slider", name="Width of the page").press("ArrowRight")
 
 
 SHOTS: dict[str, Callable[[Page], None]] = {
@@ -119,7 +121,8 @@ SHOTS: dict[str, Callable[[Page], None]] = {
     "bench-plate": _plate,
     "colour": _colour,
     "schemes": _schemes,
-    "shelf": _undone,
+    "situations": _situations,
+    "shelf": _shelf,
     "loan": _tab("Picture loan"),
     "slots": _slots,
     "bench-tiles": _tiles,

@@ -10,7 +10,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from garnetfern.core.document import BlendMode, read_site
-from garnetfern.core.draw.blend import BLENDS, composite
+from garnetfern.core.draw.blend import BLENDS, composite, over_opaque
 from garnetfern.core.draw.paint import paint_backdrops
 from garnetfern.core.reading import situations
 from garnetfern.fonts import shipped_fonts
@@ -39,6 +39,15 @@ def painted(file, region=(100, 100, 1, 1)):
 def test_a_source_is_mixed_as_the_standard_says(case):
     found = composite(premultiplied(case["backdrop"]), premultiplied(case["source"]), case["mode"])[0, 0]
     assert found == pytest.approx(premultiplied(case["result"])[0, 0], abs=2e-5)
+
+
+@pytest.mark.parametrize(
+    "case", [c for c in TABLE if c["backdrop"][3] == 1], ids=lambda c: f"{c['mode']} {c['source']}"
+)
+def test_over_something_opaque_the_short_way_leads_to_the_same(case):
+    below = np.array([[case["backdrop"][:3]]], dtype=np.float32)
+    found = over_opaque(below, premultiplied(case["source"]), case["mode"])[0, 0]
+    assert found == pytest.approx(np.array(case["result"][:3]), abs=2e-5)
 
 
 def test_the_table_holds_every_mode():

@@ -39,9 +39,10 @@ def test_everything_is_in_sight_at_1280_by_800(bench: Page):
 
 def test_the_strength_is_found_and_pulled_by_keyboard_alone(bench: Page):
     bench.locator("body").focus()
-    for _ in range(60):
+    found = "document.activeElement?.type === 'range' && !!document.activeElement.closest('[aria-label^=Settings]')"
+    for _ in range(90):
         bench.keyboard.press("Tab")
-        if bench.evaluate("document.activeElement?.type === 'range'"):
+        if bench.evaluate(found):
             break
     bench.keyboard.press("Shift+ArrowRight")
     expect(bench.get_by_role("textbox", name="Strength in %")).to_have_value("30 %")

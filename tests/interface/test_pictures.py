@@ -157,6 +157,7 @@ def test_an_own_screen_is_added_and_shown(bench: Page):
 def test_a_band_without_height_says_so_and_is_cured(bench: Page):
     bench.get_by_role("button", name="Add, move, join areas").click()
     bench.get_by_role("button", name="1 column").click()
+    expect(bench.get_by_role("button", name="Band 1", exact=True)).to_have_attribute("aria-pressed", "true")
     bench.get_by_role("button", name="Words", exact=True).click()
     words = bench.get_by_role("region", name="Settings of Words")
     for left in ("A heading", "A few words."):

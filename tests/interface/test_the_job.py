@@ -42,7 +42,7 @@ def drop(page: Page, file) -> None:
 def test_from_an_unknown_picture_to_a_bundle(bench: Page, running: Running, tmp_path, browser):
     # a picture of one's own, dropped, on all three screens
     drop(bench, own_picture(tmp_path))
-    bench.get_by_role("heading", name="My own").first.wait_for()
+    expect(bench.get_by_label("Name of the layer")).to_have_value(re.compile("^My own"))
     for screen in ("desktop", "tablet", "phone"):
         layer = frame(bench, screen).locator(".gf-dawn")
         expect(layer).to_have_css("background-image", re.compile(r"my-own-b-picture"))
@@ -77,7 +77,7 @@ def test_from_an_unknown_picture_to_a_bundle(bench: Page, running: Running, tmp_
 
     # the overlay pulled, and the least that suffices
     bench.get_by_role("button", name="Dusk", exact=True).click()
-    strength = bench.get_by_role("slider", name="Strength")
+    strength = bench.get_by_role("slider", name="Strength", exact=True)
     strength.press("ArrowRight")
     expect(bench.get_by_role("textbox", name="Strength in %")).to_have_value("21 %")
     bench.get_by_text(re.compile(r"blocks of words fall short")).wait_for()
@@ -119,7 +119,7 @@ def shot_of_screen(bench: Page, running: Running):
 
 
 def test_undo_survives_a_restart(bench: Page, running: Running):
-    bench.get_by_role("slider", name="Strength").press("Shift+ArrowRight")
+    bench.get_by_role("slider", name="Strength", exact=True).press("Shift+ArrowRight")
     expect(bench.get_by_role("button", name="Undo")).to_be_enabled()
     running.stop()
     again = run_locally(running.data)
@@ -130,7 +130,7 @@ def test_undo_survives_a_restart(bench: Page, running: Running):
 
 
 def test_the_state_before_is_shown_while_a_key_is_held(bench: Page):
-    bench.get_by_role("slider", name="Strength").press("Shift+ArrowRight")
+    bench.get_by_role("slider", name="Strength", exact=True).press("Shift+ArrowRight")
     overlay = frame(bench, "phone").locator(".gf-dusk")
     expect(overlay).to_have_css("opacity", "0.3")
     expect(bench.get_by_role("button", name="Undo")).to_be_enabled()
@@ -163,14 +163,14 @@ def test_clicking_on_a_screen_chooses_words_and_then_their_band(bench: Page):
 
 def test_layers_are_laid_in_moved_hidden_and_removed(bench: Page):
     bench.get_by_role("button", name="Lay something in on Dusk").click()
-    bench.get_by_role("button", name="A colour").last.click()
+    bench.get_by_role("button", name="Colour #0b1a14", exact=True).click()
     card = bench.get_by_role("button", name="Overlay", exact=True)
     expect(card).to_have_attribute("aria-pressed", "true")
     card.press("Alt+ArrowLeft")
     names = bench.locator("ol button[aria-pressed]")
     expect(names.nth(2)).to_have_attribute("aria-label", "Overlay")
     bench.get_by_role("button", name="Hide Overlay").click()
-    expect(frame(bench, "phone").locator(".gf-overlay")).to_have_count(0)
+    expect(frame(bench, "phone").locator(".gf-colour")).to_have_count(0)
     bench.get_by_role("button", name="Remove").click()
     expect(bench.get_by_role("button", name=re.compile("^Overlay"))).to_have_count(0)
     for _ in range(4):

@@ -81,9 +81,9 @@ def test_markup_in_the_wording_is_shown_as_it_was_typed(bench: Page):
 def test_a_change_made_elsewhere_is_not_overwritten(bench: Page):
     other = bench.context.new_page()
     other.goto(bench.url)
-    other.get_by_role("slider", name="Strength").press("ArrowRight")
+    other.get_by_role("slider", name="Strength", exact=True).press("ArrowRight")
     expect(other.get_by_role("button", name="Undo")).to_be_enabled()
-    bench.get_by_role("slider", name="Strength").press("Shift+ArrowRight")
+    bench.get_by_role("slider", name="Strength", exact=True).press("Shift+ArrowRight")
     expect(bench.get_by_role("alert")).to_contain_text("Nothing was overwritten")
     expect(bench.get_by_role("textbox", name="Strength in %")).to_have_value("21 %")
     other.close()
@@ -99,5 +99,5 @@ def test_a_broken_site_file_is_said_and_nothing_changes(bench: Page):
 
 def test_an_application_that_does_not_answer_is_said(bench: Page, running):
     running.stop()
-    bench.get_by_role("slider", name="Strength").press("ArrowRight")
+    bench.get_by_role("slider", name="Strength", exact=True).press("ArrowRight")
     expect(bench.get_by_role("alert")).to_contain_text("does not answer", timeout=120_000)

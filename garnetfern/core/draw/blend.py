@@ -88,6 +88,12 @@ def plain(premultiplied: Pixels) -> Pixels:
     return np.asarray(premultiplied[..., :3] / np.where(alpha > 0, alpha, 1), dtype=np.float32)
 
 
+def over_opaque(below: Pixels, source: Pixels, mode: BlendMode) -> Pixels:
+    """Lay premultiplied RGBA over opaque colours, 0..1: the same as `composite` where nothing shows through below."""
+    mixed = BLENDS[mode](below, plain(source))
+    return np.asarray(below + (mixed - below) * source[..., 3:], dtype=np.float32)
+
+
 def composite(backdrop: Pixels, source: Pixels, mode: BlendMode) -> Pixels:
     """Lay premultiplied RGBA over premultiplied RGBA (section 5.8 with the formula of 9)."""
     over, under = source[..., 3:], backdrop[..., 3:]

@@ -7,7 +7,7 @@ import numpy as np
 
 from ..colour.spaces import Bytes, Pixels
 from ..resolve.records import AreaRecord, Box, ColourSheet, PageRecord, Sheet
-from .blend import composite
+from .blend import composite, over_opaque
 from .levels import row
 from .plate import framed
 from .sample import Region, Sampler
@@ -43,10 +43,9 @@ def paint(canvas: Bytes, sheets: Iterable[Sheet], region: Region, pictures: Samp
         if sheet.blend == "normal":
             canvas[rows, columns] = laid_over(below, sheet, part, pictures)
             continue
-        solid = np.ones((*below.shape[:2], 1), dtype=np.float32)
-        under = np.concatenate([below.astype(np.float32) / np.float32(255), solid], axis=2)
-        mixed = composite(under, source_of(sheet, part, pictures), sheet.blend)
-        canvas[rows, columns] = np.floor(mixed[..., :3] * 255 + np.float32(0.5)).astype(np.uint8)
+        under = below.astype(np.float32) * np.float32(1 / 255)
+        mixed = over_opaque(under, source_of(sheet, part, pictures), sheet.blend)
+        canvas[rows, columns] = (mixed * np.float32(255) + np.float32(0.5)).astype(np.uint8)
 
 
 def group(sheets: Iterable[Sheet], region: Region, pictures: Sampler) -> Pixels:

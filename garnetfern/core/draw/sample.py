@@ -86,11 +86,14 @@ class Sampler:
     """Samples pictures for painting, and keeps what it sampled for small regions: an overlay's change asks again."""
 
     KEPT = 96
+    BYTES = 256 * 1024 * 1024
+    """How much is kept of what was made of gradients, patterns and filtered pictures."""
     SMALL = 700_000
 
     def __init__(self, source: PictureSource) -> None:
         self._source = source
         self._made: OrderedDict[Hashable, Pixels] = OrderedDict()
+        self._bytes = 0
         self._lock = threading.Lock()
         self._kept = lru_cache(maxsize=self.KEPT)(self._sample)
 
@@ -107,9 +110,11 @@ class Sampler:
                 return self._made[key]
         found = make()
         with self._lock:
-            self._made[key] = found
-            while len(self._made) > self.KEPT:
-                self._made.popitem(last=False)
+            if key not in self._made:
+                self._made[key] = found
+                self._bytes += found.nbytes
+            while self._bytes > self.BYTES:
+                self._bytes -= self._made.popitem(last=False)[1].nbytes
         return found
 
     def sampled(self, sheet: ImageSheet, part: Region) -> Picture:

@@ -109,11 +109,11 @@
     position: relative;
     height: 9px;
     padding-top: 4px;
+    background: color-mix(in oklab, var(--color-base-content) 22%, transparent) content-box;
   }
   .strength div {
     height: 5px;
-    outline: 1px solid color-mix(in oklab, var(--color-base-content) 30%, transparent);
-    mask: linear-gradient(to right, black var(--at), rgb(0 0 0 / 0.12) var(--at));
+    mask: linear-gradient(to right, black var(--at), transparent var(--at));
   }
   .strength input {
     position: absolute;

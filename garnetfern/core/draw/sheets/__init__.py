@@ -33,7 +33,7 @@ def laid_over(below: Bytes, sheet: Sheet, part: Region, pictures: Sampler) -> By
         return done
     source = source_of(sheet, part, pictures)
     levels = below * (1 - source[..., 3:]) + source[..., :3] * np.float32(255)
-    return np.floor(levels + np.float32(0.5)).astype(np.uint8)
+    return (levels + np.float32(0.5)).astype(np.uint8)
 
 
 def span_of(sheet: Sheet) -> Box:

@@ -1,0 +1,44 @@
+"""Every situation and every width in the real interface."""
+
+import re
+
+from playwright.sync_api import Page, expect
+
+from .test_the_job import frame
+
+
+def test_a_cell_opens_the_bench_in_that_very_situation(bench: Page):
+    bench.get_by_role("navigation", name="Views").get_by_role("button", name="Situations").click()
+    expect(bench.get_by_text(re.compile(r"\d of \d+ readings fall short\."))).to_be_visible()
+    columns = bench.get_by_role("columnheader")
+    expect(columns.nth(1)).to_contain_text(re.compile("Phone|Tablet, letters"))
+    bench.get_by_role("button", name=re.compile(r"^.*1\.5 of 3")).first.click()
+    expect(bench.get_by_text("Shown: Phone, letters at 200 %")).to_be_visible()
+    heading = frame(bench, "phone").locator(".gf-headline")
+    expect(heading).to_have_css("font-size", "68px")
+    bench.get_by_role("button", name="At rest again").click()
+    expect(heading).to_have_css("font-size", "34px")
+
+
+def test_the_page_follows_along_the_widths(bench: Page):
+    bench.get_by_role("navigation", name="Views").get_by_role("button", name="Situations").click()
+    expect(bench.get_by_text(re.compile(r"of 100 visits can read everything"))).to_be_visible()
+    slider = bench.get_by_role("slider", name="Width of the page")
+    slider.press("Shift+ArrowRight")
+    expect(bench.get_by_text("400 px:")).to_be_visible()
+    page = bench.frame_locator("iframe[title='The page at 400 px']")
+    expect(page.locator(".gf-headline")).to_be_visible()
+    bench.get_by_role("button", name=re.compile("^From 1024 px on")).first.click()
+    expect(slider).to_have_attribute("aria-valuenow", "1024")
+
+
+def test_more_is_required_of_the_whole_site_and_visits_are_brought(bench: Page):
+    bench.get_by_role("navigation", name="Views").get_by_role("button", name="Situations").click()
+    bench.get_by_text("AAA", exact=True).click()
+    expect(bench.get_by_role("button", name="Undo")).to_have_attribute("title", re.compile("Require AAA"))
+    table = bench.get_by_label("A table of visits")
+    table.set_input_files([{"name": "visits.csv", "mimeType": "text/csv", "buffer": b"390,ten"}])
+    expect(bench.get_by_role("alert").filter(has_text="Line 1 is no width")).to_be_visible()
+    table.set_input_files([{"name": "visits.csv", "mimeType": "text/csv", "buffer": b"width,visits\n1440,9\n390,1"}])
+    expect(bench.get_by_text("from your own table")).to_be_visible()
+    expect(bench.get_by_text("90 % of visits").first).to_be_visible()
