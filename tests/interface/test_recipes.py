@@ -116,6 +116,8 @@ def test_darker_under_the_pointer(bench: Page):
     frame(bench, "desktop").locator(".gf-headline").hover()
     expect(dusk).to_have_css("opacity", "0.6")
     expect(bench.get_by_label("Readings on Desktop").get_by_text("pointer").first).to_be_visible()
+    bench.get_by_role("button", name="Remove", exact=True).click()
+    expect(dusk).to_have_count(0)
 
 
 def test_every_recipe_of_the_guide_has_a_test():

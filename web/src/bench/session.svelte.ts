@@ -63,6 +63,7 @@ export class Session {
         this.shown();
       } catch (error) {
         if (await this.overtaken(error)) return;
+        if (this.situation && error instanceof Refused && error.status === 404) return this.meet(null);
         if (!(error instanceof Refused) || kept) this.tell(error);
       }
     });

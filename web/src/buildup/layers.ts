@@ -20,6 +20,9 @@ export function moveLayer(bench: Bench, id: string, to: number): void {
 
 export async function removeLayer(bench: Bench, layer: Layer): Promise<void> {
   const patch: Operation[] = [{ op: 'remove', path: bench.layerPath(layer.id) }];
+  // what it would change to under the pointer goes with it
+  if (bench.area?.backdrop.over?.layers?.[layer.id])
+    patch.push({ op: 'remove', path: `${bench.backdropPath}/over/layers/${layer.id}` });
   if (!(await bench.keep(patch, `Remove ${layer.name}`))) bench.chooseCard(bench.layers.at(-1)?.id ?? 'base');
 }
 
