@@ -26,6 +26,7 @@ from . import models as m
 from .answers import FOREVER, FRESH, download, problem_of
 from .look_routes import look_routes
 from .picture_routes import area_routes, shelf_routes, work_routes
+from .remedy_routes import remedy_routes
 from .uploads import read_body
 
 WEB = Path(__file__).resolve().parent.parent / "web"
@@ -218,6 +219,7 @@ def create_app(data: Path) -> FastAPI:
         document_routes,
         computing_routes,
         look_routes,
+        remedy_routes,
         area_routes,
         shelf_routes,
         work_routes,

@@ -19,10 +19,14 @@ def problem(status: int, kind: str, message: str, path: str = "$") -> JSONRespon
     return JSONResponse({"kind": kind, "message": message, "path": path}, status)
 
 
+def status_of(error: GarnetfernError) -> int:
+    """The HTTP status that says what kind of error it is."""
+    return next((code for cls, code in STATUS.items() if isinstance(error, cls)), 422)
+
+
 def _known(_: Request, error: Exception) -> JSONResponse:
     assert isinstance(error, GarnetfernError)
-    status = next((code for cls, code in STATUS.items() if isinstance(error, cls)), 422)
-    return problem(status, error.kind, error.message, error.path)
+    return problem(status_of(error), error.kind, error.message, error.path)
 
 
 def _bad_request(_: Request, error: Exception) -> JSONResponse:

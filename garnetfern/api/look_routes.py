@@ -1,22 +1,18 @@
 """Routes about the library, colours, blending and schemes."""
 
-from dataclasses import asdict
 from typing import Annotated, Any
 
-from fastapi import APIRouter, Query, Request
-from fastapi.concurrency import run_in_threadpool
+from fastapi import APIRouter, Query
 from fastapi.responses import JSONResponse
 
 from ..core.colour.notations import read_colour
 from ..service.blends import blend_looks
 from ..service.colours import colour_view, notations_view, picture_colours, scheme_of, scheme_view, schemes_view
-from ..service.every_situation import situations_view, width_view
 from ..service.library import library
 from ..service.studio import Studio
 from . import look_models as k
 from . import models as m
 from .answers import problem_of
-from .uploads import read_body
 
 
 def look_routes(studio: Studio) -> APIRouter:
@@ -48,21 +44,6 @@ def look_routes(studio: Studio) -> APIRouter:
         site = studio.site(body.patch, body.revision)
         page = studio.page(site, body.page)
         return picture_colours(site, page, studio.area(page, body.area), studio.looks)
-
-    @api.post("/situations", response_model=k.SituationsView)
-    def every_situation(body: m.Asked) -> Any:
-        site = studio.site(body.patch, body.revision)
-        return situations_view(studio.polite("situations"), site, studio.page(site, body.page))
-
-    @api.post("/widths", response_model=k.WidthView)
-    def widths(body: m.Asked) -> Any:
-        site = studio.site(body.patch, body.revision)
-        return width_view(studio.polite("widths"), site, studio.page(site, body.page))
-
-    @api.post("/visits", response_model=m.StateView)
-    async def visits(request: Request, revision: int) -> Any:
-        data = await read_body(request, 64 * 1024, "The table of visits")
-        return asdict(await run_in_threadpool(studio.take_visits, data, revision))
 
     @api.get("/schemes", response_model=list[k.SchemeCard])
     def schemes() -> Any:

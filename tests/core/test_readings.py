@@ -22,14 +22,14 @@ def readings(file):
     return [r for _, found in reader.read_page(file.site, file.site.pages[0]) for r in found]
 
 
-def split_picture(left=(20, 20, 20), right=(235, 235, 235)):
-    """A picture whose left half is of one colour and its right half of another."""
+def split_picture(left=(20, 20, 20), right=(235, 235, 235), width=1200, height=400, share=0.5):
+    """A picture whose left half (or another share of it) is of one colour and the rest of another."""
     import io
 
     from PIL import Image
 
-    pixels = np.full((400, 1200, 3), left, dtype=np.uint8)
-    pixels[:, 600:] = right
+    pixels = np.full((height, width, 3), left, dtype=np.uint8)
+    pixels[:, int(width * share) :] = right
     out = io.BytesIO()
     Image.fromarray(pixels).save(out, "PNG")
     return out.getvalue()

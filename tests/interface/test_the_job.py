@@ -178,15 +178,12 @@ def test_layers_are_laid_in_moved_hidden_and_removed(bench: Page):
     expect(bench.get_by_role("button", name="Undo")).to_be_disabled()
 
 
-def test_mending_leads_to_the_overlay_or_lays_one_in(bench: Page):
-    bench.get_by_role("button", name="Words", exact=True).click()
-    bench.get_by_role("button", name="Mend it").click()
-    expect(bench.get_by_role("region", name="Settings of Dusk")).to_be_visible()
-    bench.get_by_role("button", name="Remove").click()
-    bench.get_by_role("button", name="Mend it").click()
-    expect(bench.get_by_role("region", name="Settings of Overlay")).to_be_visible()
-    bench.get_by_role("button", name=re.compile(r"Make it \d+ %")).click()
+def test_words_that_fall_short_lead_to_ways_out(bench: Page):
+    bench.get_by_role("button", name="Ways out").click()
+    bench.get_by_role("article").first.get_by_role("button", name="Do this").click()
     expect(bench.get_by_text(VERDICT)).to_be_visible()
+    bench.get_by_role("button", name="Close").click()
+    expect(bench.get_by_role("heading", name="Build-up")).to_be_visible()
 
 
 def test_in_place_and_back_with_one_key(bench: Page):

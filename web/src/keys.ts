@@ -13,6 +13,7 @@ export const SHORTCUTS: readonly { keys: string; what: string }[] = [
   { keys: 'B held', what: 'show the state before' },
   { keys: 'V', what: 'in place: the page alone, and back' },
   { keys: 'F', what: 'framing: the whole picture and its windows' },
+  { keys: 'R', what: 'ways out for words that fall short' },
   { keys: '[ ]', what: 'walk along the build-up' },
   { keys: '1 2 3', what: 'bring a screen forward' },
   { keys: '0', what: 'all screens' },
@@ -48,6 +49,10 @@ export function keyHandlers(bench: Bench, commands: Commands) {
     ']': () => walk(1),
     '0': () => (bench.forward = null),
     f: () => commands.view('framing'),
+    r: () => {
+      commands.view('bench');
+      bench.ways.toggle();
+    },
     '?': () => commands.help(),
   };
 
@@ -56,6 +61,7 @@ export function keyHandlers(bench: Bench, commands: Commands) {
       commands.help(false);
       commands.inPlace(false);
       bench.eyedropper.leave();
+      bench.ways.close();
       bench.forward = null;
       commands.view('bench');
       return;

@@ -4,13 +4,16 @@ from enum import StrEnum
 
 import numpy as np
 
-from .spaces import Pixels
+from .notation import parse_colour
+from .spaces import Pixels, luminance
 
 LARGE_PX = 24.0
 LARGE_BOLD_PX = 56 / 3  # 14 pt
 BOLD = 700
 FLARE = np.float32(0.05)
 """The light that a screen reflects, added to both luminances."""
+EVEN = 0.05 * 21**0.5 - 0.05
+"""The luminance that stands as far from black as from white: about 0.18."""
 
 
 class Requirement(StrEnum):
@@ -24,6 +27,16 @@ def contrast(one: Pixels, other: Pixels) -> Pixels:
     """Ratio 1..21 of two relative luminances; symmetric, broadcasts."""
     lighter, darker = np.maximum(one, other), np.minimum(one, other)
     return np.asarray((lighter + FLARE) / (darker + FLARE), dtype=np.float32)
+
+
+def luminance_of(colour: str) -> float:
+    """Relative luminance 0..1 of a colour, its alpha left out."""
+    return float(luminance(np.array(parse_colour(colour).rgb, dtype=np.float32)))
+
+
+def is_light(colour: str) -> bool:
+    """Whether a colour is nearer to white than to black by contrast, so that words in it want a dark ground."""
+    return luminance_of(colour) > EVEN
 
 
 def is_large(size: float, weight: int) -> bool:

@@ -2,8 +2,9 @@
 
 from .assets import Asset, Crop, Fit, Part, Slot, crop_of
 from .backdrop import Backdrop, Over, OverChange
-from .blocks import Block, Lettering, MenuItem, Outline, TextShadow
+from .blocks import Align, Block, Lettering, MenuItem, Outline, TextShadow
 from .gradient import Gradient, Stop
+from .ids import Ids, ids_of
 from .layers import LAYER_KINDS, BlendMode, Layer, LayerBase
 from .layers.colour import ColourLayer
 from .layers.edge import EdgeLayer
@@ -34,6 +35,7 @@ from .screens import Screen, screen_for
 
 __all__ = [
     "LAYER_KINDS",
+    "Align",
     "Area",
     "Asset",
     "Backdrop",
@@ -49,6 +51,7 @@ __all__ = [
     "Gradient",
     "GradientLayer",
     "Height",
+    "Ids",
     "ImageException",
     "ImageLayer",
     "Join",
@@ -79,6 +82,7 @@ __all__ = [
     "crop_of",
     "each_backdrop",
     "each_block",
+    "ids_of",
     "page_on",
     "pointed_at",
     "read_site",

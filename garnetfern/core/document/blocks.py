@@ -11,6 +11,8 @@ from .length import FixedSizeText, FixedText, SizeText
 from .plate import Plate
 
 Align = Literal["start", "center", "end"]
+Kept = Literal["colour", "place", "picture"]
+"""What remedies leave alone: the words' colour, their place, and all that changes the picture as a whole."""
 BlockKind = Literal["heading", "text", "button", "logo", "menu", "picture", "space"]
 _SCHEME = re.compile(r"[a-z][a-z0-9+.-]*:", re.IGNORECASE)
 _SAFE = re.compile(r"(https?://|mailto:|tel:)\S+$", re.IGNORECASE)
@@ -116,6 +118,7 @@ class Block(Model):
     asset: Identifier | None = None
     slot: Identifier | None = None
     height: SizeText = Field("32px", description="of a space")
+    keep: tuple[Kept, ...] = Field((), max_length=3, description="what remedies for these words leave alone")
     screens: dict[Identifier, BlockException] = Field({}, max_length=12)
 
     @model_validator(mode="after")

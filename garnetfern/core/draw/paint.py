@@ -77,8 +77,12 @@ def _lay(canvas: Bytes, source: Pixels) -> None:
 def paint_area(canvas: Bytes, area: AreaRecord, sheets: Sequence[Sheet], region: Region, pictures: Sampler) -> None:
     """Lay an area's sheets over the canvas of a region, in place: its own stack first where it is a group."""
     if area.plate is not None:
-        base = group(sheets[:1], region, pictures) if sheets and sheets[0].id == "base" else None
-        _lay(canvas, framed(area.plate, area.box.snapped(), base, group(sheets, region, pictures), region))
+        found = _inner(Box(*whole(area.box.grown(area.plate.reach + 1))), region)
+        if found is not None:
+            rows, columns, part = found
+            base = group(sheets[:1], part, pictures) if sheets and sheets[0].id == "base" else None
+            stack = group(sheets, part, pictures)
+            _lay(canvas[rows, columns], framed(area.plate, area.box.snapped(), base, stack, part))
     elif needs_group(area, sheets):
         _lay(canvas, group(sheets, region, pictures))
     else:

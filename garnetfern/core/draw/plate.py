@@ -1,6 +1,8 @@
 """Plates: round corners, a key line and a shadow (CSS Backgrounds 3, sections 5 and 6)."""
 
 import math
+from dataclasses import replace
+from functools import lru_cache
 
 import cv2
 import numpy as np
@@ -12,9 +14,16 @@ from .blend import composite
 from .figure import inked
 from .sample import Region
 
+KEPT = 400_000
+"""How many pixels a figure that is kept has at the most."""
+
 
 def rounded(box: Box, radius: float, region: Region) -> Pixels:
-    """How much of each pixel of a region a box with round corners covers, 0..1."""
+    """How much of each pixel of a region a box with round corners covers, 0..1. Not to be written to."""
+    return (_rounded if region[2] * region[3] > KEPT else _kept_rounded)(box, radius, region)
+
+
+def _rounded(box: Box, radius: float, region: Region) -> Pixels:
     if box.width <= 0 or box.height <= 0:
         return np.zeros((region[3], region[2]), dtype=np.float32)
     radius = max(0.0, min(radius, box.width / 2, box.height / 2))
@@ -26,13 +35,25 @@ def rounded(box: Box, radius: float, region: Region) -> Pixels:
     return np.asarray(np.clip(0.5 - (outside - radius), 0, 1), dtype=np.float32)
 
 
+_kept_rounded = lru_cache(maxsize=48)(_rounded)
+
+
 def premultiplied(colour: Rgba) -> Pixels:
     """One pixel of a colour, 0..1."""
     return np.array([*(v / 255 * colour.alpha for v in colour.rgb), colour.alpha], dtype=np.float32)
 
 
 def _shadow(shadow: ShadowRecord, box: Box, radius: float, region: Region) -> Pixels:
-    """A shadow's coverage; its blur radius is twice its standard deviation."""
+    """A shadow's coverage, whatever its colour. Not to be written to."""
+    shape = replace(shadow, colour=_ANY)
+    return (_cast if region[2] * region[3] > KEPT else _kept_cast)(shape, box, radius, region)
+
+
+_ANY = Rgba(0, 0, 0)
+
+
+def _cast(shadow: ShadowRecord, box: Box, radius: float, region: Region) -> Pixels:
+    """Its blur radius is twice its standard deviation."""
     sigma = shadow.blur / 2
     margin = math.ceil(3 * sigma)
     cast = box.grown(shadow.spread)
@@ -43,6 +64,9 @@ def _shadow(shadow: ShadowRecord, box: Box, radius: float, region: Region) -> Pi
     if sigma > 0:
         cover = np.asarray(cv2.GaussianBlur(cover, (2 * margin + 1, 2 * margin + 1), sigma), dtype=np.float32)
     return cover[margin : margin + region[3], margin : margin + region[2]]
+
+
+_kept_cast = lru_cache(maxsize=32)(_cast)
 
 
 def framed(plate: PlateRecord, box: Box, base: Pixels | None, stack: Pixels, region: Region) -> Pixels:

@@ -1,6 +1,7 @@
 """Reads pages: paints the ground behind each block's letters and judges it. Keeps what did not change."""
 
 import math
+import threading
 from collections import OrderedDict
 from collections.abc import Callable, Collection, Hashable, Iterable, Iterator
 from functools import lru_cache
@@ -29,6 +30,7 @@ class Reader:
         self.fonts = fonts
         self.glyphs = Glyphs(fonts)
         self.pictures = Sampler(source)
+        self._lock = threading.Lock()
         self._readings: OrderedDict[Hashable, Reading] = OrderedDict()
         self._grown: Callable[[Mask, float], tuple[int, int, object]] = lru_cache(maxsize=8192)(grown)
         self._placed = lru_cache(maxsize=512)(self._place)
@@ -70,17 +72,21 @@ class Reader:
             return judge(block, placed, blank(page, (0, 0, 1, 1)), region, situation, level, enlarged)
         there = tuple((a, keep(a)) for a in page.areas if (a.sheets or a.plate) and a.touches(Box(*region)))
         key = (block, there, page.base, situation, level, enlarged)
-        if key in self._readings:
-            self._readings.move_to_end(key)
-            return self._readings[key]
+        known = self._readings.get(key)
+        if known is not None:
+            with self._lock:
+                if key in self._readings:
+                    self._readings.move_to_end(key)
+            return known
         canvas = blank(page, region)
         for area, sheets in there:
             paint_area(canvas, area, sheets, region, self.pictures)
         paint_around(canvas, block, region, self.glyphs)
         reading = judge(block, placed, canvas, region, situation, level, enlarged)
-        self._readings[key] = reading
-        while len(self._readings) > self.KEPT:
-            self._readings.popitem(last=False)
+        with self._lock:
+            self._readings[key] = reading
+            while len(self._readings) > self.KEPT:
+                self._readings.popitem(last=False)
         return reading
 
     def resolve(self, site: Site, page: Page, situation: Situation) -> PageRecord:

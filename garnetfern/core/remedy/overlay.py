@@ -3,14 +3,19 @@
 from collections.abc import Callable
 from dataclasses import dataclass, replace
 
-from ..colour.notation import parse_colour
+import numpy as np
+
+from ..colour.contrast import EVEN
+from ..colour.spaces import luminance
 from ..document import Area, LayerBase, Page, Site
 from ..draw.paint import paint_backdrops, whole
 from ..reading import Reader, Reading, Situation, situations
 from ..resolve.records import AreaRecord, BlockRecord, PageRecord, Sheet
 from .kept import kept
+from .plight import quotient
+from .proposal import plain_behind
+from .search import narrowed
 
-FINE = 0.004
 STEP = 0.01
 SCAN = 20
 
@@ -45,6 +50,12 @@ class _Trial:
             self.cases += [(situation, record, b) for b in record.blocks() if b.lines and b.id in inside]
         self.records = records
 
+    @property
+    def light(self) -> bool:
+        """Whether most of the words are light."""
+        light = [luminance(np.array(block.fill.rgb, dtype=np.float32)) > EVEN for _, _, block in self.cases]
+        return bool(2 * sum(light) >= len(light))
+
     def with_opacity(self, sheets: tuple[Sheet, ...], opacity: float, pointed: bool = False) -> tuple[Sheet, ...]:
         """The sheets, the overlay's opacity changed; where it has one of its own under the pointer, that stays."""
         if pointed and self.own_when_pointed:
@@ -64,22 +75,7 @@ class _Trial:
     def worst(self, opacity: float) -> Reading | None:
         """The reading furthest below its requirement, by their quotient."""
         readings = [self.reading(case, opacity) for case in self.cases]
-        return min((r for r in readings if r.ratio is not None), key=_quotient, default=None)
-
-
-def _quotient(reading: Reading) -> float:
-    return (reading.ratio or 0.0) / reading.required
-
-
-def _bisect(meets: Callable[[float], bool], low: float, high: float) -> float:
-    """The least value that meets between `low`, which does not, and `high`, which does, to within FINE."""
-    while high - low > FINE:
-        middle = (low + high) / 2
-        if meets(middle):
-            high = middle
-        else:
-            low = middle
-    return high
+        return min((r for r in readings if r.ratio is not None), key=quotient, default=None)
 
 
 def _raised(trial: _Trial) -> float | None:
@@ -87,8 +83,11 @@ def _raised(trial: _Trial) -> float | None:
     best = 0.0
     for case in trial.cases:
 
-        def meets(opacity: float, case: tuple[Situation, PageRecord, BlockRecord] = case) -> bool:
-            return trial.reading(case, opacity).meets
+        def far(opacity: float, case: tuple[Situation, PageRecord, BlockRecord] = case) -> float:
+            return min(21.0, quotient(trial.reading(case, opacity)))
+
+        def meets(opacity: float, far: Callable[[float], float] = far) -> bool:
+            return far(opacity) >= 1
 
         if meets(best):
             continue
@@ -96,7 +95,7 @@ def _raised(trial: _Trial) -> float | None:
         high = next((s for s in steps if s > best and meets(s)), None)
         if high is None:
             return None
-        best = _bisect(meets, best, high)
+        best = narrowed(far, best, high)
     return best
 
 
@@ -107,14 +106,14 @@ def _up(opacity: float) -> float:
 def _scanned(trial: _Trial) -> float | None:
     """The first of twenty steps at which all cases are met, refined."""
 
-    def meets(opacity: float) -> bool:
+    def far(opacity: float) -> float:
         worst = trial.worst(opacity)
-        return worst is None or worst.meets
+        return 21.0 if worst is None else min(21.0, quotient(worst))
 
     low = 0.0
     for n in range(SCAN + 1):
-        if meets(n / SCAN):
-            return n / SCAN if n == 0 else _bisect(meets, low, n / SCAN)
+        if far(n / SCAN) >= 1:
+            return n / SCAN if n == 0 else narrowed(far, low, n / SCAN)
         low = n / SCAN
     return None
 
@@ -139,16 +138,8 @@ def least_opacity(reader: Reader, site: Site, page: Page, area: Area, layer: Lay
     if opacity is not None:
         return OverlayRemedy(opacity, opacity, trial.worst(opacity), _kept(trial, opacity))
     tried = [(n / SCAN, trial.worst(n / SCAN)) for n in range(SCAN + 1)]
-    nearest, worst = max(tried, key=lambda t: _quotient(t[1]) if t[1] else 0.0)
+    nearest, worst = max(tried, key=lambda t: quotient(t[1]) if t[1] else 0.0)
     return OverlayRemedy(None, nearest, worst, _kept(trial, nearest))
-
-
-def colour_of(layer: LayerBase) -> str:
-    """The colour that stands for a layer: its own, or its gradient's strongest stop."""
-    gradient = getattr(layer, "gradient", None)
-    if gradient is not None:
-        return str(max(gradient.stops, key=lambda s: parse_colour(s.colour).alpha).colour[:7])
-    return str(getattr(layer, "colour", "#808080"))
 
 
 def _kept(trial: _Trial, opacity: float) -> float:
@@ -165,5 +156,5 @@ def _kept(trial: _Trial, opacity: float) -> float:
             return trial.with_opacity(found.sheets, opacity) if found.id == trial.area else found.sheets
 
         after = paint_backdrops(record, region, trial.reader.pictures, changed)
-        shares.append(kept(before, after, parse_colour(colour_of(trial.layer))))
+        shares.append(kept(before, after, plain_behind(trial.light)))
     return sum(shares) / len(shares) if shares else 100.0

@@ -4,9 +4,19 @@ from typing import Literal
 
 from pydantic import Field
 
-from ...core.document import Backdrop, Band, Block, Column, Height, Lettering, Padding, Page, Site
+from ...core.document import Backdrop, Band, Block, Column, Height, Ids, Lettering, Padding, Page, Site
 from ...core.errors import GarnetfernError
-from .common import Asked, Edited, Ids, band_of, by_light, copied_backdrop, copied_column, page_of, with_band, with_page
+from .common import (
+    Asked,
+    Edited,
+    band_of,
+    by_light,
+    copied_backdrop,
+    copied_column,
+    page_of,
+    with_band,
+    with_page,
+)
 
 
 class KeepsJoinError(GarnetfernError):

@@ -2,18 +2,17 @@
 
 from typing import Any, Literal
 
+from ...core.colour.contrast import luminance_of
 from ...core.colour.notations import read_colour
-from ...core.document import Backdrop, Block, Column, Lettering, MenuItem, Over, Page, Plate, Site
+from ...core.document import Backdrop, Block, Column, Ids, Lettering, MenuItem, Over, Page, Plate, Site
 from ...core.errors import GarnetfernError
 from .common import (
     Asked,
     Edited,
-    Ids,
     block_of,
     by_light,
     column_of,
     copied_block,
-    luminance_of,
     page_of,
     with_column,
     with_page,

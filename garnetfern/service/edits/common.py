@@ -6,12 +6,10 @@ from typing import Any
 
 from pydantic import BaseModel, ConfigDict
 
+from ...core.colour.contrast import luminance_of
 from ...core.colour.notation import parse_colour
-from ...core.colour.spaces import luminance
-from ...core.document import Backdrop, Band, Block, Column, Page, Site
+from ...core.document import Backdrop, Band, Block, Column, Ids, Page, Site
 from ...core.errors import NotFoundError
-
-RESERVED = frozenset({"base", "words"})
 
 
 class Asked(BaseModel):
@@ -81,30 +79,6 @@ def with_column(page: Page, column: Column) -> Page:
     return with_band(page, band.model_copy(update={"columns": columns}))
 
 
-def ids_of(page: Page) -> set[str]:
-    """Every id on a page."""
-    found = set(RESERVED)
-    for area in page.areas():
-        found.add(area.id)
-        found |= {layer.id for layer in area.backdrop.layers}
-    return found | {block.id for block in page.blocks()}
-
-
-class Ids:
-    """Gives ids that nothing on the page has."""
-
-    def __init__(self, page: Page) -> None:
-        self._taken = ids_of(page)
-
-    def free(self, stem: str) -> str:
-        """The stem itself, or with a number behind it."""
-        name, number = stem[:34], 2
-        while name in self._taken:
-            name, number = f"{stem[:34]}-{number}", number + 1
-        self._taken.add(name)
-        return name
-
-
 def copied_backdrop(backdrop: Backdrop, ids: Ids) -> Backdrop:
     """A backdrop whose layers have ids of their own; what changes under the pointer follows them."""
     names = {layer.id: ids.free(layer.id) for layer in backdrop.layers}
@@ -136,10 +110,3 @@ def by_light(site: Site) -> list[str]:
     colours = [c for c in site.palette if parse_colour(c).alpha >= 1] or ["#1c1c1c", "#ffffff"]
     light: Callable[[str], float] = lambda c: float(luminance_of(c))  # noqa: E731
     return sorted(colours, key=light)
-
-
-def luminance_of(colour: str) -> float:
-    """Relative luminance of a colour, its alpha left out."""
-    import numpy as np
-
-    return float(luminance(np.array(parse_colour(colour).rgb, dtype=np.float32)))

@@ -2,10 +2,16 @@
 
 from typing import Literal
 
-from ...core.document import Backdrop, Join, Site
+from ...core.document import Backdrop, Ids, Join, Site
 from ...core.errors import NotFoundError
 from .bands import KeepsJoinError
-from .common import Asked, Edited, Ids, band_of, page_of, with_page
+from .common import (
+    Asked,
+    Edited,
+    band_of,
+    page_of,
+    with_page,
+)
 
 
 class JoinBands(Asked):

@@ -2,9 +2,18 @@
 
 from typing import Any, Literal
 
-from ...core.document import Area, Backdrop, Block, Line, Page, Plate, SavedLook, Site, with_backdrop
+from ...core.colour.contrast import luminance_of
+from ...core.document import Area, Backdrop, Block, Ids, Line, Page, Plate, SavedLook, Site, with_backdrop
 from ...core.errors import NotFoundError
-from .common import Asked, Edited, Ids, block_of, copied_backdrop, luminance_of, page_of, with_column, with_page
+from .common import (
+    Asked,
+    Edited,
+    block_of,
+    copied_backdrop,
+    page_of,
+    with_column,
+    with_page,
+)
 
 DARK = "#0b1a14"
 

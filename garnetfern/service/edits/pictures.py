@@ -2,13 +2,18 @@
 
 from typing import Any, Literal
 
-from ...core.document import Asset, ImageException, ImageLayer, Page, Site, with_backdrop
+from ...core.document import Asset, Ids, ImageException, ImageLayer, Page, Site, with_backdrop
 from ...core.errors import GarnetfernError, NotFoundError
 from ..assets import renamed
 from ..framing import advice_for, focal_for
 from ..looks import Looks
 from ..uses import replaced_everywhere, without_asset
-from .common import Asked, Edited, Ids, page_of, with_page
+from .common import (
+    Asked,
+    Edited,
+    page_of,
+    with_page,
+)
 
 
 class LayPicture(Asked):

@@ -15,6 +15,7 @@ import type {
   Mend,
   Operation,
   Overlay,
+  PageLine,
   Picture,
   Problem,
   Reading,
@@ -30,7 +31,9 @@ import type {
   Way,
   Weights,
   Widths,
+  WordsLine,
 } from './types';
+import { lines } from './lines';
 
 /** What the server refused, with its place in the document. */
 export class Refused extends Error {
@@ -125,6 +128,12 @@ export const pictureColours = (asked: AskedArea) => post<string[]>('/api/picture
 export const situations = (asked: Asked, signal?: AbortSignal) =>
   post<Situations>('/api/situations', asked, signal);
 export const widths = (asked: Asked, signal?: AbortSignal) => post<Widths>('/api/widths', asked, signal);
+/** Ways out for one block of words, as they are found. */
+export const remedies = (asked: Asked & { block: string }, signal: AbortSignal) =>
+  lines<WordsLine>('/api/remedies', asked, signal);
+/** A whole page mended: what is being done, then the whole. */
+export const mendPage = (asked: Asked, signal: AbortSignal) =>
+  lines<PageLine>('/api/mend-page', asked, signal);
 export const takeVisits = (file: File, revision: number) =>
   answer<State>(fetch(`/api/visits?revision=${revision}`, { method: 'POST', body: file }));
 export const schemes = () => get<SchemeCard[]>('/api/schemes');

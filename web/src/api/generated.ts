@@ -276,6 +276,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schemes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Schemes */
+        get: operations["schemes_api_schemes_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scheme": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Scheme */
+        post: operations["scheme_api_scheme_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/situations": {
         parameters: {
             query?: never;
@@ -327,24 +361,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/schemes": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Schemes */
-        get: operations["schemes_api_schemes_get"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/scheme": {
+    "/api/remedies": {
         parameters: {
             query?: never;
             header?: never;
@@ -353,8 +370,25 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Scheme */
-        post: operations["scheme_api_scheme_post"];
+        /** Remedies */
+        post: operations["remedies_api_remedies_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mend-page": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Mend Whole */
+        post: operations["mend_whole_api_mend_page_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -997,6 +1031,22 @@ export interface components {
             y: number;
         };
         /**
+         * AskedWords
+         * @description Something about one block of words.
+         */
+        AskedWords: {
+            /** Revision */
+            revision: number;
+            /** Patch */
+            patch?: {
+                [key: string]: unknown;
+            }[];
+            /** Page */
+            page: string;
+            /** Block */
+            block: string;
+        };
+        /**
          * AskedWork
          * @description Work to be put on the list.
          */
@@ -1278,6 +1328,12 @@ export interface components {
              * @default 32px
              */
             height: string;
+            /**
+             * Keep
+             * @description what remedies for these words leave alone
+             * @default []
+             */
+            keep: ("colour" | "place" | "picture")[];
             /**
              * Screens
              * @default {}
@@ -1594,6 +1650,33 @@ export interface components {
             height: string;
         };
         /**
+         * DoingLine
+         * @description Which words are being mended.
+         */
+        DoingLine: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "doing";
+            /** Words */
+            words: string;
+            /** Share */
+            share: number;
+        };
+        /**
+         * DoneForWords
+         * @description What was done for which words.
+         */
+        DoneForWords: {
+            /** Words */
+            words: string;
+            /** Sentence */
+            sentence: string;
+            /** Kept */
+            kept: number;
+        };
+        /**
          * DuplicateBand
          * @description A copy of a band right below it.
          */
@@ -1692,6 +1775,19 @@ export interface components {
             state: components["schemas"]["StateView"];
             /** Chosen */
             chosen: string | null;
+        };
+        /**
+         * EndLine
+         * @description The last line: how many ways out were found.
+         */
+        EndLine: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "end";
+            /** Found */
+            found: number;
         };
         /**
          * Filter
@@ -2336,6 +2432,14 @@ export interface components {
             body: string;
         };
         /**
+         * MendLines
+         * @description One of the lines about a page.
+         */
+        MendLines: {
+            /** Line */
+            line: components["schemas"]["DoingLine"] | components["schemas"]["MendedLine"] | components["schemas"]["ProblemLine"];
+        };
+        /**
          * MendView
          * @description Seams before and after mending.
          */
@@ -2348,6 +2452,29 @@ export interface components {
             height: number;
             /** Bytes */
             bytes: number;
+        };
+        /**
+         * MendedLine
+         * @description A whole page mended: one change; `left` are words that nothing was found for.
+         */
+        MendedLine: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "mended";
+            /** Patch */
+            patch: {
+                [key: string]: unknown;
+            }[];
+            /** Done */
+            done: components["schemas"]["DoneForWords"][];
+            /** Left */
+            left: string[];
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
         };
         /**
          * MenuItem
@@ -2714,6 +2841,22 @@ export interface components {
             fit: boolean;
         };
         /**
+         * PlightLine
+         * @description The first line: whether the words fall short, and how.
+         */
+        PlightLine: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "plight";
+            /** Short */
+            short: boolean;
+            /** Sentence */
+            sentence: string;
+            worst: components["schemas"]["LetterView"] | null;
+        };
+        /**
          * Position
          * @description A place by offsets from edges, as background-position with four values (CSS Backgrounds 3, section 3.6).
          */
@@ -2740,6 +2883,21 @@ export interface components {
              * @default 50%
              */
             down: string;
+        };
+        /**
+         * ProblemLine
+         * @description The last line where something went wrong.
+         */
+        ProblemLine: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "problem";
+            /** Status */
+            status: number;
+            /** Message */
+            message: string;
         };
         /**
          * ProblemView
@@ -2801,6 +2959,63 @@ export interface components {
             revision: number;
             /** Readings */
             readings: components["schemas"]["ReadingView"][];
+        };
+        /**
+         * RemedyLine
+         * @description A way out, and how far the search is, 0..1.
+         */
+        RemedyLine: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "remedy";
+            /** Share */
+            share: number;
+            found: components["schemas"]["RemedyView"];
+        };
+        /**
+         * RemedyLines
+         * @description One of the lines about one block of words.
+         */
+        RemedyLines: {
+            /** Line */
+            line: components["schemas"]["PlightLine"] | components["schemas"]["RemedyLine"] | components["schemas"]["EndLine"] | components["schemas"]["ProblemLine"];
+        };
+        /**
+         * RemedyView
+         * @description A way out. `patch` is the exact change; `ratio` the worst reading afterwards, in `situation`.
+         *
+         *     `before` and `after` are pictures (data addresses) of the worst spot. Where `meets` is false it is the
+         *     nearest there is.
+         */
+        RemedyView: {
+            /** Remedy */
+            remedy: string;
+            /** Title */
+            title: string;
+            /** Sentence */
+            sentence: string;
+            /** Patch */
+            patch: {
+                [key: string]: unknown;
+            }[];
+            /** Meets */
+            meets: boolean;
+            /** Kept */
+            kept: number;
+            /** Ratio */
+            ratio: number;
+            /** Shown */
+            shown: string;
+            /** Required */
+            required: number;
+            /** Situation */
+            situation: string;
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
         };
         /**
          * RemoveBand
@@ -4384,6 +4599,104 @@ export interface operations {
             };
         };
     };
+    schemes_api_schemes_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchemeCard"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    scheme_api_scheme_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedScheme"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchemeTried"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
     every_situation_api_situations_post: {
         parameters: {
             query?: never;
@@ -4535,14 +4848,18 @@ export interface operations {
             };
         };
     };
-    schemes_api_schemes_get: {
+    remedies_api_remedies_post: {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedWords"];
+            };
+        };
         responses: {
             /** @description Successful Response */
             200: {
@@ -4550,7 +4867,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SchemeCard"][];
+                    "application/json": components["schemas"]["RemedyLines"];
                 };
             };
             /** @description Not Found */
@@ -4582,7 +4899,7 @@ export interface operations {
             };
         };
     };
-    scheme_api_scheme_post: {
+    mend_whole_api_mend_page_post: {
         parameters: {
             query?: never;
             header?: never;
@@ -4591,7 +4908,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["AskedScheme"];
+                "application/json": components["schemas"]["Asked"];
             };
         };
         responses: {
@@ -4601,7 +4918,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SchemeTried"];
+                    "application/json": components["schemas"]["MendLines"];
                 };
             };
             /** @description Not Found */

@@ -1,7 +1,6 @@
 <script lang="ts">
   /** Which area is being painted: the page, its joins, its bands, and the columns of the chosen band. */
   import type { Bench } from './bench.svelte';
-  import { addColour } from '../buildup/layers';
   import AreaActions from './AreaActions.svelte';
   import { joined } from './tree';
 
@@ -31,18 +30,6 @@
     })),
   );
   const joinBefore = (band: string) => joins.find((j) => j.bands[0] === band)?.join;
-
-  /** Go to the topmost overlay of the area behind the words that fall short; lay one in where there is none. */
-  function mend(): void {
-    const band = bench.bands.find((b) =>
-      (b.columns ?? []).some((c) => (c.blocks ?? []).some((w) => bench.short.some((r) => r.block === w.id))),
-    );
-    if (!band) return;
-    bench.choose(joins.find((j) => j.bands.includes(band.id))?.join.id ?? band.id);
-    const overlay = bench.layers.findLast((l) => l.kind !== 'image' && l.visible !== false);
-    if (overlay) bench.chooseCard(overlay.id);
-    else void addColour(bench, bench.layers.length);
-  }
 </script>
 
 <div class="flex h-9 shrink-0 items-center justify-between gap-4 px-6">
@@ -134,8 +121,12 @@
       {verdict.text}
     </p>
     {#if verdict.short}
-      <button type="button" class="quiet act" title="Go to the overlay that puts it right" onclick={mend}
-        >Mend it</button
+      <button
+        type="button"
+        class="quiet act whitespace-nowrap"
+        title="How these words can be read at the least cost to the picture (R)"
+        aria-pressed={bench.ways.open}
+        onclick={() => bench.ways.toggle()}>Ways out</button
       >
     {/if}
   </div>

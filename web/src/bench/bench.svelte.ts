@@ -19,6 +19,7 @@ import { Eyedropper } from './eyedropper.svelte';
 import { Session } from './session.svelte';
 import { areasOf, around, blockPath, type Area } from './tree';
 import { Uploads } from './uploads.svelte';
+import { Ways } from '../remedies/ways.svelte';
 
 /** What is chosen on the bench, and what the core has computed for it. */
 export class Bench extends Session {
@@ -46,6 +47,7 @@ export class Bench extends Session {
   spaces = $state(false);
 
   readonly uploads = new Uploads(this);
+  readonly ways = new Ways(this);
   private readonly reading = new Latest();
   private readonly settling = new Settled(180);
 

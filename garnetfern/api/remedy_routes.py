@@ -1,0 +1,78 @@
+"""Routes about situations, widths and ways out. Long answers come line by line, as their parts are found."""
+
+import json
+import logging
+from collections.abc import Iterator
+from dataclasses import asdict
+from typing import Any
+
+from fastapi import APIRouter, Request
+from fastapi.concurrency import run_in_threadpool
+from fastapi.responses import StreamingResponse
+
+from ..core.document import Asset
+from ..core.errors import GarnetfernError
+from ..service.every_situation import situations_view, width_view
+from ..service.studio import Studio
+from ..service.ways_out import block_named, mend_page, ways_out
+from . import look_models as k
+from . import models as m
+from . import remedy_models as r
+from .answers import FRESH, problem_of
+from .errors import status_of
+from .uploads import read_body
+
+log = logging.getLogger("garnetfern")
+
+
+def _lines(found: Iterator[dict[str, Any]]) -> Iterator[str]:
+    """One JSON object a line; an error on the way is the last of them."""
+    try:
+        for line in found:
+            yield json.dumps(line) + "\n"
+    except GarnetfernError as error:
+        yield json.dumps({"kind": "problem", "status": status_of(error), "message": error.message}) + "\n"
+    except Exception:
+        log.exception("ways out")
+        message = "Something went wrong inside. Nothing was changed; please try again."
+        yield json.dumps({"kind": "problem", "status": 500, "message": message}) + "\n"
+
+
+def _streamed(found: Iterator[dict[str, Any]]) -> StreamingResponse:
+    return StreamingResponse(_lines(found), media_type="application/x-ndjson", headers=FRESH)
+
+
+def remedy_routes(studio: Studio) -> APIRouter:
+    """Every situation, every width, and what to do about it."""
+    api = APIRouter(prefix="/api", responses={**problem_of(409), **problem_of(422), **problem_of(404)})
+
+    def colours(asset: Asset) -> tuple[str, ...]:
+        return tuple(swatch.colour for swatch in studio.looks.of(asset.hash).look.colours)
+
+    @api.post("/situations", response_model=k.SituationsView)
+    def every_situation(body: m.Asked) -> Any:
+        site = studio.site(body.patch, body.revision)
+        return situations_view(studio.polite("situations"), site, studio.page(site, body.page))
+
+    @api.post("/widths", response_model=k.WidthView)
+    def widths(body: m.Asked) -> Any:
+        site = studio.site(body.patch, body.revision)
+        return width_view(studio.polite("widths"), site, studio.page(site, body.page))
+
+    @api.post("/visits", response_model=m.StateView)
+    async def visits(request: Request, revision: int) -> Any:
+        data = await read_body(request, 64 * 1024, "The table of visits")
+        return asdict(await run_in_threadpool(studio.take_visits, data, revision))
+
+    @api.post("/remedies", response_model=r.RemedyLines)
+    def remedies(body: r.AskedWords) -> StreamingResponse:
+        site = studio.site(body.patch, body.revision)
+        page = studio.page(site, body.page)
+        return _streamed(ways_out(studio.polite("remedies"), site, page, block_named(page, body.block), colours))
+
+    @api.post("/mend-page", response_model=r.MendLines)
+    def mend_whole(body: m.Asked) -> StreamingResponse:
+        site = studio.site(body.patch, body.revision)
+        return _streamed(mend_page(studio.polite("remedies"), site, studio.page(site, body.page), colours))
+
+    return api

@@ -1,0 +1,27 @@
+"""Mixing and comparing single colours in OKLab (CSS Color 4, sections 9 and 12)."""
+
+import numpy as np
+
+from .notation import Rgba, parse_colour
+from .spaces import from_oklab, oklab
+
+
+def _lab(colour: str) -> "np.ndarray[tuple[int, ...], np.dtype[np.float32]]":
+    return oklab(np.array(parse_colour(colour).rgb, dtype=np.float32))
+
+
+def towards(colour: str, target: str, share: float) -> str:
+    """The colour so far on the way to another, 0..1; its alpha stays."""
+    start, end = _lab(colour), _lab(target)
+    red, green, blue = (round(float(v)) for v in from_oklab(start + (end - start) * np.float32(share)))
+    return Rgba(red, green, blue, parse_colour(colour).alpha).hex
+
+
+def distance(one: str, other: str) -> float:
+    """How far apart two colours look: their distance in OKLab, about 0..1."""
+    return float(np.linalg.norm(_lab(one) - _lab(other)))
+
+
+def lightness_of(colour: str) -> float:
+    """OKLab lightness, 0..1."""
+    return float(_lab(colour)[0])

@@ -1,0 +1,47 @@
+"""A shade that lies only behind the words and fades out: a plate without inner space whose shadow is of its colour.
+
+It goes with the words on every screen, and does not move them.
+"""
+
+from collections.abc import Iterator
+
+from ...colour.notation import parse_colour
+from ...document import Backdrop, Padding, Page, Plate, Shadow
+from ..plight import Plight
+from ..proposal import Proposal, percent
+from ..search import least
+from .overlay import tones
+
+ORDER = 4
+TITLE = "A shade behind the words"
+SOFT = 0.6
+"""How far it fades, em."""
+
+
+def scrim(colour: str, alpha: float, soft: float = SOFT) -> Plate:
+    """A shade of a colour, as strong as `alpha` behind the words."""
+    shade = parse_colour(colour[:7]).faded(alpha).hex
+    length = f"{soft:g}em"
+    return Plate(
+        backdrop=Backdrop(base=shade),
+        radius=length,
+        shadow=Shadow(across="0px", down="0px", blur=length, spread=length, colour=shade),
+        padding=Padding(block="0px", inline="0px"),
+    )
+
+
+def found(plight: Plight) -> Iterator[Proposal]:
+    """The least strength of the first colour that suffices, where the words have no plate."""
+    if plight.block.plate is not None:
+        return
+    for colour, said in tones(plight).items():
+
+        def make(alpha: float, colour: str = colour) -> Page:
+            return plight.with_block(plight.start, plate=scrim(colour, alpha))
+
+        alpha = least(plight, make, step=1 / 255)
+        shown = 1.0 if alpha is None else alpha
+        sentence = f"A soft shade behind the words alone, in {said}, {colour}, at {percent(shown)}.{plight.note}"
+        yield Proposal("scrim", make(shown), sentence, alpha is not None)
+        if alpha is not None:
+            return

@@ -1,0 +1,153 @@
+"""Words in their situations, and a change tried on them: what every remedy is judged by."""
+
+from collections.abc import Callable, Iterator
+from functools import cached_property
+
+from ..colour.contrast import is_light
+from ..document import Area, Asset, Block, ImageLayer, Page, Site, each_block, with_backdrop
+from ..reading import Reader, Reading, Situation, situations
+from ..resolve.records import BlockRecord, PageRecord
+
+Colours = Callable[[Asset], tuple[str, ...]]
+"""A picture's main colours."""
+
+
+def quotient(reading: Reading) -> float:
+    """How far a reading is from what is required: 1 where it just meets it."""
+    return float("inf") if reading.ratio is None else reading.ratio / reading.required
+
+
+class Trial:
+    """A page with a change, laid out and read where it is asked for."""
+
+    def __init__(self, plight: "Plight", page: Page) -> None:
+        self.plight, self.page = plight, page
+        self._records: dict[str, PageRecord] = {}
+
+    def record(self, situation: Situation) -> PageRecord:
+        """The page as it is laid out in a situation."""
+        if situation.key not in self._records:
+            self._records[situation.key] = self.plight.reader.resolve(self.plight.site, self.page, situation)
+        return self._records[situation.key]
+
+    def _read(self, situation: Situation, words: BlockRecord) -> Reading:
+        plight = self.plight
+        return plight.reader.read(
+            self.record(situation), words, situation.id, plight.site.requirement, situation.sheets, situation.enlarged
+        )
+
+    def reading(self, situation: Situation) -> Reading | None:
+        """The reading of the words; None where they are not to be seen."""
+        words = next((b for b in self.record(situation).blocks() if b.id == self.plight.block.id), None)
+        return self._read(situation, words) if words is not None and words.lines else None
+
+    def meets(self, situation: Situation) -> bool:
+        """Whether the words can be read in a situation."""
+        reading = self.reading(situation)
+        return reading is None or reading.meets
+
+    def suffices(self) -> bool:
+        """Whether the words can be read in every situation; those that were worst are looked at first."""
+        return all(self.meets(situation) for situation in self.plight.order)
+
+    def worst(self) -> tuple[Reading, Situation] | None:
+        """The reading of the words that is furthest from what is required, and its situation."""
+        pairs = ((self.reading(s), s) for s in self.plight.order)
+        found = [(r, s) for r, s in pairs if r is not None]
+        return min(found, key=lambda pair: quotient(pair[0]), default=None)
+
+    def readings(self) -> Iterator[Reading]:
+        """Every block of words of the page in every situation."""
+        for situation in self.plight.situations:
+            for words in self.record(situation).blocks():
+                if words.words and words.lines:
+                    yield self._read(situation, words)
+
+
+class Plight:
+    """One block of words on a page.
+
+    `order`: the situations, beginning with those in which it fares worst. `start` is the page that remedies begin with,
+    and `note` what was changed there already: the base, where the words cannot be read with the picture missing.
+    """
+
+    def __init__(self, reader: Reader, site: Site, page: Page, block: Block, colours: Colours) -> None:
+        self.reader, self.site, self.page, self.block = reader, site, page, block
+        self._colours = colours
+        self.start, self.note = page, ""
+        self.situations = situations(site, page, None)
+        self.order: tuple[Situation, ...] = self.situations
+        self.present = Trial(self, page)
+        now = {s.id: self.present.reading(s) for s in self.situations}
+        seen = [s for s in self.situations if now[s.id] is not None]
+        self.order = tuple(sorted(seen, key=lambda s: quotient(now[s.id]) if now[s.id] else 0.0))  # type: ignore[arg-type]
+        self.worst = self.present.worst()
+        self.short = self.worst is not None and not self.worst[0].meets
+
+    def trial(self, page: Page) -> Trial:
+        """A change to be tried."""
+        return Trial(self, page)
+
+    @cached_property
+    def short_now(self) -> frozenset[tuple[str, str]]:
+        """What falls short as things are: block and situation."""
+        return frozenset((r.block, r.situation) for r in self.present.readings() if not r.meets)
+
+    @cached_property
+    def areas(self) -> tuple[Area, ...]:
+        """The areas that the words stand in, the outermost first."""
+        first = next((s for s in self.order), None)
+        if first is None:
+            return ()
+        record = self.present.record(first)
+        inside = [a.id for a in record.areas if self.block.id in a.blocks]
+        found = (self.page.area(name) for name in inside)
+        return tuple(area for area in found if area is not None)
+
+    @cached_property
+    def ground(self) -> Area | None:
+        """The innermost area around the words that has a picture; otherwise the innermost that has anything."""
+        around = [a for a in self.areas if a.id != self.block.id]
+        pictured = [a for a in around if any(layer.assets() for layer in a.backdrop.layers)]
+        painted = [a for a in around if a.backdrop.layers or a.backdrop.base]
+        return next(reversed(pictured or painted or around), None)
+
+    @property
+    def pictures(self) -> tuple[ImageLayer, ...]:
+        """The pictures of that area, topmost last."""
+        layers = self.ground.backdrop.layers if self.ground else ()
+        return tuple(x for x in layers if isinstance(x, ImageLayer))
+
+    @property
+    def fill(self) -> str:
+        """The colour that the letters are read by."""
+        lettering = self.block.lettering
+        return lettering.outline.colour if lettering.hollow and lettering.outline else lettering.colour
+
+    @property
+    def light(self) -> bool:
+        """Whether the words are light, so that they want a dark ground."""
+        return is_light(self.fill)
+
+    @cached_property
+    def own_colours(self) -> tuple[str, ...]:
+        """The main colours of the pictures behind the words."""
+        found: dict[str, None] = {}
+        for layer in reversed(self.pictures):
+            found |= dict.fromkeys(self._colours(self.site.asset(layer.asset)))
+        return tuple(found)
+
+    def may(self, what: str) -> bool:
+        """Whether remedies may change this of the words: colour, place or picture."""
+        return what not in self.block.keep
+
+    def with_layers(self, page: Page, layers: tuple[object, ...]) -> Page:
+        """A page whose pictured area has other layers."""
+        if self.ground is None:
+            return page
+        area = page.area(self.ground.id) or self.ground
+        return with_backdrop(page, area.id, area.backdrop.model_copy(update={"layers": layers}))
+
+    def with_block(self, page: Page, **changes: object) -> Page:
+        """A page whose words are changed."""
+        return each_block(page, lambda b: b.model_copy(update=changes) if b.id == self.block.id else b)

@@ -1,0 +1,145 @@
+"""Remedies for words that fall short: each proposal read in full, and what it keeps of the picture."""
+
+from collections.abc import Callable, Iterator
+from concurrent.futures import FIRST_COMPLETED, ThreadPoolExecutor, wait
+from functools import cached_property
+
+import numpy as np
+
+from ..colour.spaces import Bytes
+from ..document import Asset, Block, Page, Site
+from ..draw.paint import paint_backdrops, whole
+from ..draw.sample import Region, Sampler
+from ..draw.words import paint_around
+from ..reading import Reader, Situation
+from .base import begin
+from .kept import kept
+from .kinds import KINDS
+from .plight import Colours, Plight, Trial, quotient
+from .proposal import Proposal, Remedy, plain_behind
+
+Told = Callable[[float], None]
+"""Is told how far a search is, 0..1."""
+AT_ONCE = 2
+
+
+def silent(_: float) -> None:
+    """Tells nobody."""
+
+
+class Remedies:
+    """The remedies for one block of words."""
+
+    def __init__(
+        self, reader: Reader, site: Site, page: Page, block: Block, colours: Colours, told: Told = silent
+    ) -> None:
+        self.plight = Plight(reader, site, page, block, colours)
+        self.told = told
+        if self.plight.short:
+            begin(self.plight)
+        self._rest = [s for s in self.plight.situations if s.kind == "rest"]
+
+    def __iter__(self) -> Iterator[Remedy]:
+        """All that suffice, kind after kind; where none does, the nearest alone, which says that it does not."""
+        plight = self.plight
+        if not plight.short:
+            return
+        failed: list[Proposal] = []
+        suffices = False
+        for remedy in self._sought():
+            if isinstance(remedy, Remedy):
+                suffices = True
+                yield remedy
+            else:
+                failed.append(remedy)
+        weighed = [self.weighed(p, plight.trial(p.page), False) for p in failed] if not suffices else []
+        yield from sorted(filter(None, weighed), key=lambda r: -quotient(r.worst))[:1]
+
+    def _sought(self) -> Iterator[Remedy | Proposal]:
+        """Remedies, and proposals that do not suffice, as they are found. Two kinds are looked at at a time: much of
+        painting and judging leaves the interpreter free."""
+        _ = self._before, self.plight.short_now
+        pool = ThreadPoolExecutor(AT_ONCE, "garnetfern-remedy")
+        try:
+            waiting = {pool.submit(self.of_kind, kind) for kind in KINDS}
+            while waiting:
+                done, waiting = wait(waiting, return_when=FIRST_COMPLETED)
+                self.told(1 - len(waiting) / len(KINDS))
+                for future in done:
+                    yield from future.result()
+        finally:
+            pool.shutdown(wait=False, cancel_futures=True)
+
+    def of_kind(self, kind: str) -> list[Remedy | Proposal]:
+        """Remedies of one kind, and its proposals that do not suffice."""
+        found: list[Remedy | Proposal] = []
+        for proposal in KINDS[kind].found(self.plight):
+            trial = self.plight.trial(proposal.page)
+            if proposal.sure and trial.suffices() and self._spares(trial):
+                found += filter(None, [self.weighed(proposal, trial, True)])
+            else:
+                found.append(proposal)
+        return found
+
+    def weighed(self, proposal: Proposal, trial: Trial, meets: bool) -> Remedy | None:
+        """A proposal with its worst reading; None where the words are not to be seen any more."""
+        worst = trial.worst()
+        if worst is None:
+            return None
+        return Remedy(proposal.kind, proposal.page, proposal.sentence, worst[0], worst[1], self.kept(trial), meets)
+
+    def _spares(self, trial: Trial) -> bool:
+        """Whether no other words fall short that did not before."""
+        before = self.plight.short_now
+        return all(r.meets or (r.block, r.situation) in before for r in trial.readings())
+
+    def _picture(self, trial: Trial, situation: Situation) -> tuple[Bytes, Region] | None:
+        """The pictured area on a screen with all that lies in it but the letters' own colour."""
+        record = trial.record(situation)
+        area = record.area(self.plight.ground.id) if self.plight.ground else None
+        if area is None or area.box.height < 1 or area.box.width < 1:
+            return None
+        region = whole(area.box.snapped())
+        reader = self.plight.reader
+        canvas = np.concatenate([paint_backdrops(record, part, reader.pictures) for part in _strips(region)])
+        for words in record.blocks():
+            if words.id in area.blocks and words.lines:
+                paint_around(canvas, words, region, reader.glyphs)
+        return canvas, region
+
+    @cached_property
+    def _before(self) -> dict[str, tuple[Bytes, Region] | None]:
+        return {s.id: self._picture(self.plight.present, s) for s in self._rest}
+
+    def kept(self, trial: Trial) -> float:
+        """The mean over the screens of what the area's picture keeps, 0..100; where the area changed its height, of
+        the part that both have."""
+        plain = plain_behind(self.plight.light)
+        shares = []
+        for situation in self._rest:
+            before, after = self._before[situation.id], self._picture(trial, situation)
+            if before is None or after is None:
+                continue
+            height = min(before[0].shape[0], after[0].shape[0])
+            width = min(before[0].shape[1], after[0].shape[1])
+            shares.append(kept(before[0][:height, :width], after[0][:height, :width], plain))
+        return sum(shares) / len(shares) if shares else 100.0
+
+
+def _strips(region: Region) -> Iterator[Region]:
+    """A region cut across into parts that are small enough for their samples to be kept."""
+    left, top, width, height = region
+    rows = max(1, Sampler.SMALL // (2 * width))
+    for start in range(0, height, rows):
+        yield left, top + start, width, min(rows, height - start)
+
+
+def in_order(remedies: list[Remedy]) -> list[Remedy]:
+    """Those that meet what is required, the ones that keep most of the picture first."""
+    kinds = list(KINDS)
+    return sorted((r for r in remedies if r.meets), key=lambda r: (-round(r.kept, 1), kinds.index(r.kind)))
+
+
+def no_colours(_: Asset) -> tuple[str, ...]:
+    """Where nothing is known of pictures' colours."""
+    return ()

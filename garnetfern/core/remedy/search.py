@@ -1,0 +1,84 @@
+"""The least of a change that suffices, by narrowing down over every situation."""
+
+import math
+from collections.abc import Callable, Sequence
+
+from ..document import Page
+from ..reading import Situation
+from .plight import Plight, Trial, quotient
+
+FINE = 0.002
+STEPS = 8
+Make = Callable[[float], Page]
+
+
+def narrowed(far: Callable[[float], float], low: float, high: float, fine: float = FINE) -> float:
+    """The least value that meets between `low`, which does not, and `high`, which does, to within `fine`.
+
+    `far` tells how far a value is from meeting: at 1 and above it does. Halved, and guessed between the ends where that
+    is nearer: `far` is mostly smooth, so that a few looks suffice.
+    """
+    below, above = math.log(max(1e-6, far(low))), math.log(far(high))
+    halve = False
+    while high - low > fine:
+        share = below / (below - above) if below < 0 < above else 0.5
+        guess = low + (high - low) * share
+        # a little beyond the guess on the side that is further off, so that the end there closes in on it
+        guess += fine / 3 if high - guess > guess - low else -fine / 3
+        if halve or not low + fine / 3 < guess < high - fine / 3:
+            guess = (low + high) / 2
+        width = high - low
+        there = math.log(max(1e-6, far(guess)))
+        if there >= 0:
+            high, above = guess, there
+        else:
+            low, below = guess, there
+        halve = high - low > width / 2
+    return high
+
+
+def rounded_up(value: float, step: float) -> float:
+    """The next multiple of a step that is not below a value."""
+    return round(math.ceil(value / step - 1e-6) * step, 6)
+
+
+def least(
+    plight: Plight,
+    make: Make,
+    low: float = 0.0,
+    high: float = 1.0,
+    step: float = 0.001,
+    among: Sequence[Situation] | None = None,
+) -> float | None:
+    """The least value from `low` to `high` at which the words can be read, to within 0.003 of the way; None where none
+    suffices. What is given was tried in every situation, or in every one of `among`.
+    """
+    order = plight.order if among is None else among
+    trials: dict[float, Trial] = {}
+
+    def trial(value: float) -> Trial:
+        if value not in trials:
+            trials[value] = plight.trial(make(value))
+        return trials[value]
+
+    best = low
+    for situation in order:
+
+        def meets(value: float, situation: Situation = situation) -> bool:
+            return trial(value).meets(situation)
+
+        def far(value: float, situation: Situation = situation) -> float:
+            reading = trial(value).reading(situation)
+            return 21.0 if reading is None else min(21.0, quotient(reading))
+
+        if meets(best):
+            continue
+        rungs = [high, *(low + (high - low) * n / STEPS for n in range(1, STEPS))]
+        found = next((r for r in rungs if r > best and meets(r)), None)
+        if found is None:
+            return None
+        best = narrowed(far, best, found, FINE * (high - low))
+    for candidate in dict.fromkeys((min(high, rounded_up(best, step)), best, high)):
+        if all(trial(candidate).meets(situation) for situation in order):
+            return candidate
+    return None

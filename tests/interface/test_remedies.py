@@ -1,0 +1,65 @@
+"""Ways out, in the real interface: found, tried by resting on one, done in one press, taken back; a page mended."""
+
+import re
+
+from playwright.sync_api import Page, expect
+
+from .test_the_job import frame
+
+
+def ways(bench: Page):
+    bench.keyboard.press("r")
+    strip = bench.get_by_role("region", name="Ways out")
+    expect(strip.get_by_role("article").first).to_be_visible()
+    expect(strip.get_by_role("button", name="Stop")).to_have_count(0)
+    return strip
+
+
+def test_a_way_out_is_tried_by_resting_on_it_and_done_in_one_press(bench: Page):
+    strip = ways(bench)
+    expect(strip.get_by_text(re.compile(r"falls short: 1\.5 of 3"))).to_be_visible()
+    kept = [float(t.split()[1]) for t in strip.get_by_text(re.compile(r"^keeps [\d.]+ %$")).all_inner_texts()]
+    assert kept == sorted(kept, reverse=True)
+    assert len(kept) >= 4
+    card = strip.get_by_role("article", name="More of an overlay")
+    overlay = frame(bench, "phone").locator(".gf-dusk")
+    expect(overlay).to_have_css("opacity", "0.2")
+    card.hover()
+    expect(overlay).to_have_css("opacity", re.compile(r"^0\.4"))
+    expect(bench.get_by_text("Every word can be read on every screen.")).to_be_visible()
+    bench.mouse.move(5, 300)
+    expect(overlay).to_have_css("opacity", "0.2")
+    card.get_by_role("button", name="Do this").click()
+    expect(strip.get_by_text(re.compile("^Every letter can be read"))).to_be_visible()
+    expect(bench.get_by_role("button", name="Undo")).to_have_attribute("title", re.compile("More of an overlay"))
+    bench.keyboard.press("Control+z")
+    expect(strip.get_by_text(re.compile(r"falls short: 1\.5 of 3"))).to_be_visible()
+    bench.keyboard.press("r")
+    expect(bench.get_by_role("heading", name="Build-up")).to_be_visible()
+
+
+def test_what_is_left_alone_is_kept_with_the_words(bench: Page):
+    strip = ways(bench)
+    strip.get_by_role("checkbox", name="picture").check()
+    expect(strip.get_by_role("button", name="Stop")).to_have_count(0)
+    expect(strip.get_by_role("article", name="A shade behind the words")).to_be_visible()
+    expect(strip.get_by_role("article", name="More of an overlay")).to_have_count(0)
+    bench.keyboard.press("Control+z")
+    expect(strip.get_by_role("checkbox", name="picture")).not_to_be_checked()
+    expect(strip.get_by_role("article", name="More of an overlay")).to_be_visible()
+
+
+def test_the_page_is_mended_and_left_and_mended(bench: Page):
+    strip = ways(bench)
+    strip.get_by_role("button", name="Mend the page").click()
+    expect(strip.get_by_alt_text("The page after")).to_be_visible()
+    expect(strip.get_by_text(re.compile("With this every word can be read in every situation"))).to_be_visible()
+    words = frame(bench, "desktop").locator(".gf-headline")
+    expect(words).to_have_class(re.compile("gf-plated"))
+    strip.get_by_role("button", name="Leave it as it is").click()
+    expect(words).not_to_have_class(re.compile("gf-plated"))
+    strip.get_by_role("button", name="Mend the page").click()
+    strip.get_by_role("button", name="Do this").click()
+    expect(strip.get_by_text(re.compile("^Every letter can be read"))).to_be_visible()
+    bench.get_by_role("navigation", name="Views").get_by_role("button", name="Situations").click()
+    expect(bench.get_by_text("Every word can be read in every situation.")).to_be_visible()

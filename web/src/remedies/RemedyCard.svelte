@@ -1,0 +1,80 @@
+<script lang="ts">
+  /** One way out: the worst spot before and after, what changes, what it brings and what it keeps. */
+  import type { Remedy } from '../api/types';
+  import Verdict from '../parts/Verdict.svelte';
+  import type { Ways } from './ways.svelte';
+
+  let { ways, remedy }: { ways: Ways; remedy: Remedy } = $props();
+</script>
+
+<article
+  class="card"
+  aria-label={remedy.title}
+  onpointerenter={() => ways.try(remedy)}
+  onpointerleave={() => ways.leave()}
+  onfocusin={() => ways.try(remedy)}
+  onfocusout={() => ways.leave()}
+>
+  <div class="flex items-baseline justify-between gap-2">
+    <h3 class="truncate font-semibold">{remedy.title}</h3>
+    <span class="muted text-[12.5px] whitespace-nowrap" title="How much of the picture stays as it is now"
+      >keeps {remedy.kept} %</span
+    >
+  </div>
+  <div class="kept" aria-hidden="true"><div style:width="{remedy.kept}%"></div></div>
+  <div class="pair">
+    <img src={remedy.before} alt="The worst spot before" />
+    <img src={remedy.after} alt="The worst spot after" />
+  </div>
+  <p class="what" title={remedy.sentence}>{remedy.sentence}</p>
+  <div class="mt-auto flex items-center gap-1.5">
+    <Verdict meets={remedy.meets} />
+    <b class={remedy.meets ? 'text-success' : 'text-warning'}>{remedy.shown}</b>
+    <span class="muted truncate text-[12.5px]" title="The worst reading afterwards">
+      of {remedy.required}, {remedy.situation}</span
+    >
+    <button
+      type="button"
+      class="btn btn-primary ml-auto h-[28px] min-h-0 px-3"
+      onclick={() => void ways.apply(remedy)}>{remedy.meets ? 'Do this' : 'Nearest'}</button
+    >
+  </div>
+</article>
+
+<style>
+  .card {
+    display: flex;
+    flex-direction: column;
+    gap: 4px;
+    width: 306px;
+    height: 100%;
+  }
+  .kept {
+    height: 4px;
+    background: color-mix(in oklab, var(--color-base-content) 18%, transparent);
+  }
+  .kept div {
+    height: 4px;
+    background: var(--color-base-content);
+    opacity: 0.62;
+  }
+  .pair {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 2px;
+  }
+  .pair img {
+    width: 100%;
+    aspect-ratio: 25 / 15;
+    object-fit: cover;
+  }
+  .what {
+    display: -webkit-box;
+    -webkit-box-orient: vertical;
+    -webkit-line-clamp: 3;
+    line-clamp: 3;
+    overflow: hidden;
+    font-size: 12.5px;
+    line-height: 1.35;
+  }
+</style>

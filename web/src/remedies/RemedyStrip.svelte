@@ -1,0 +1,143 @@
+<script lang="ts">
+  /** Ways out for words that fall short, in the place of the build-up: the screens stay in sight. */
+  import { untrack } from 'svelte';
+  import type { Block } from '../api/types';
+  import type { Bench } from '../bench/bench.svelte';
+  import { keepBlock } from '../settings/block';
+  import MendedPage from './MendedPage.svelte';
+  import RemedyCard from './RemedyCard.svelte';
+  import type { Ways } from './ways.svelte';
+
+  let { bench, ways }: { bench: Bench; ways: Ways } = $props();
+
+  const LOCKS = [
+    { lock: 'colour', name: 'colour', note: 'The words keep their colour' },
+    { lock: 'place', name: 'place', note: 'The words stay where they are' },
+    { lock: 'picture', name: 'picture', note: 'Nothing is laid over the picture, and it is not changed' },
+  ] as const;
+  const block = $derived(ways.block);
+  const keep = $derived(block?.keep ?? []);
+  const revision = $derived(bench.state?.revision);
+  const id = $derived(block?.id);
+  const looking = $derived(ways.share < 1);
+
+  $effect(() => {
+    if (revision === undefined || !id) return;
+    void untrack(() => ways.seek());
+    return () => ways.stop();
+  });
+
+  function said(of: Block): string {
+    const words = of.kind === 'menu' ? (of.items ?? []).map((i) => i.wording).join(', ') : of.wording;
+    return (words || of.kind).slice(0, 46);
+  }
+
+  function turn(of: Block, lock: (typeof LOCKS)[number]['lock']): void {
+    const on = !keep.includes(lock);
+    const next = on ? [...keep, lock] : keep.filter((k) => k !== lock);
+    void keepBlock(bench, of, 'keep', next, `${on ? 'Leave' : 'Free'} the ${lock} of ${said(of)}`);
+  }
+</script>
+
+<section
+  aria-labelledby="ways-out"
+  class="flex h-[296px] shrink-0 flex-col gap-1.5 border-t border-base-300 bg-base-100 px-6 pt-2.5"
+>
+  <div class="flex items-center gap-4 whitespace-nowrap">
+    <h2 id="ways-out" class="display-face text-[16px]">Ways out</h2>
+    <label class="muted">
+      for
+      <select
+        class="words"
+        value={block?.id}
+        onchange={(e) => (ways.blockId = e.currentTarget.value)}
+        disabled={ways.mended !== null}
+      >
+        {#each ways.words as words (words.id)}
+          <option value={words.id}>{said(words)}{ways.isShort(words.id) ? ' (short)' : ''}</option>
+        {/each}
+      </select>
+    </label>
+    {#if block}
+      {@const of = block}
+      <fieldset class="muted flex items-center gap-3 text-[12.5px]">
+        <legend class="float-left pr-1">Leave alone its</legend>
+        {#each LOCKS as { lock, name, note } (lock)}
+          <label class="flex cursor-pointer items-center gap-1" title={note}>
+            <input type="checkbox" checked={keep.includes(lock)} onchange={() => turn(of, lock)} />
+            {name}
+          </label>
+        {/each}
+      </fieldset>
+    {/if}
+    <div class="ml-auto flex items-center gap-1">
+      {#if looking}
+        <progress class="h-1.5 w-24" value={ways.share} aria-label="How far the search is"></progress>
+        <button type="button" class="quiet" onclick={() => ways.stop()}>Stop</button>
+      {/if}
+      <button
+        type="button"
+        class="quiet act"
+        disabled={ways.doing !== null || ways.mended !== null}
+        title="The best way out for each block of words that falls short, together"
+        onclick={() => void ways.mendPage()}>Mend the page</button
+      >
+      <button type="button" class="quiet" title="Back to the build-up (R)" onclick={() => ways.close()}
+        >Close</button
+      >
+    </div>
+  </div>
+  {#if ways.mended}
+    <MendedPage {ways} mended={ways.mended} />
+  {:else if ways.doing !== null}
+    <p class="muted" role="status">Mending {ways.doing ? `'${ways.doing}'` : 'the page'} …</p>
+  {:else}
+    <p
+      role="status"
+      class="truncate"
+      class:text-warning={ways.plight?.short}
+      class:text-success={ways.plight && !ways.plight.short}
+    >
+      {#if ways.plight}{ways.plight.sentence}{:else}<span class="muted"
+          >Reading these words in every situation …</span
+        >{/if}
+    </p>
+    {#if ways.plight?.short}
+      <ol class="cards" onpointerenter={() => ways.rest(true)} onpointerleave={() => ways.rest(false)}>
+        {#each ways.found as remedy (`${remedy.remedy} ${remedy.sentence}`)}
+          <li><RemedyCard {ways} {remedy} /></li>
+        {/each}
+        {#if looking}
+          <li class="muted w-[180px] self-center">Looking for more …</li>
+        {:else if ways.found.length === 0}
+          <li class="self-center">
+            Nothing was found that these words could be read with. Free what is left alone, or give them
+            another wording or size.
+          </li>
+        {/if}
+      </ol>
+    {/if}
+  {/if}
+</section>
+
+<style>
+  .words {
+    max-width: 280px;
+    min-height: 28px;
+    background: transparent;
+    font-weight: 600;
+    color: var(--color-base-content);
+    cursor: pointer;
+  }
+  .cards {
+    display: flex;
+    gap: 20px;
+    min-height: 0;
+    flex: 1;
+    overflow: auto hidden;
+    padding-bottom: 10px;
+  }
+  .cards li {
+    flex: none;
+  }
+</style>

@@ -1,0 +1,161 @@
+import * as client from '../api/client';
+import { Refused } from '../api/client';
+import type { Block, Mended, PlightLine, Remedy } from '../api/types';
+import type { Bench } from '../bench/bench.svelte';
+
+/** Ways out for one block of words, or for the whole page: sought as long as they are in sight. */
+export class Ways {
+  open = $state(false);
+  /** Whose ways out are sought. */
+  blockId = $state('');
+  plight = $state.raw<PlightLine | null>(null);
+  found = $state.raw<Remedy[]>([]);
+  /** How far the search is, 0..1. */
+  share = $state(0);
+  mended = $state.raw<Mended | null>(null);
+  /** The words that are being mended, while a whole page is. */
+  doing = $state<string | null>(null);
+  private stopping = new AbortController();
+  private readonly bench: Bench;
+
+  constructor(bench: Bench) {
+    this.bench = bench;
+  }
+
+  get block(): Block | null {
+    return this.words.find((b) => b.id === this.blockId) ?? this.words[0] ?? null;
+  }
+
+  /** The page's words, those that fall short first. */
+  get words(): Block[] {
+    const all = this.bench.areas[0]?.blocks.filter((b) => b.kind !== 'picture' && b.kind !== 'space') ?? [];
+    return all.toSorted((a, b) => Number(this.isShort(b.id)) - Number(this.isShort(a.id)));
+  }
+
+  isShort(block: string): boolean {
+    const here = this.bench.readings.some((r) => r.block === block && !r.meets);
+    return here || (this.bench.every?.found.blocks.some((b) => b.id === block && b.trouble) ?? false);
+  }
+
+  toggle(): void {
+    if (this.open) this.close();
+    else this.begin();
+  }
+
+  /** Open for the chosen words where they fall short, otherwise for those that do. */
+  begin(block?: string): void {
+    const chosen = this.bench.block?.id ?? '';
+    const short = this.words.filter((b) => this.isShort(b.id)).map((b) => b.id);
+    this.blockId = block ?? (short.includes(chosen) ? chosen : (short[0] ?? chosen));
+    this.open = true;
+  }
+
+  close(): void {
+    if (!this.open) return;
+    this.stop();
+    this.open = false;
+    this.mended = null;
+    this.bench.forget();
+  }
+
+  /** Stop what is being sought; what was found stays. */
+  stop(): void {
+    this.stopping.abort();
+    this.share = 1;
+    this.doing = null;
+  }
+
+  /** Seek ways out for the chosen words. */
+  async seek(): Promise<void> {
+    const block = this.block;
+    if (!block) return;
+    const asked = { ...this.bench.asked, patch: [], block: block.id };
+    this.mended = null;
+    this.plight = null;
+    this.found = [];
+    this.share = 0;
+    await this.follow(async (signal) => {
+      for await (const line of client.remedies(asked, signal)) {
+        if (line.kind === 'plight') this.plight = line;
+        else if (line.kind === 'remedy') {
+          this.share = line.share;
+          this.found = [...this.found, line.found];
+          this.sort();
+        }
+      }
+    });
+  }
+
+  /** Mend the whole page at once: shown first, not kept. */
+  async mendPage(): Promise<void> {
+    const asked = { ...this.bench.asked, patch: [] };
+    this.doing = '';
+    this.share = 0;
+    await this.follow(async (signal) => {
+      for await (const line of client.mendPage(asked, signal)) {
+        if (line.kind === 'doing') {
+          this.doing = line.words;
+          this.share = line.share;
+        } else if (line.kind === 'mended') {
+          this.mended = line;
+          this.bench.show(line.patch as never);
+        }
+      }
+    });
+  }
+
+  private async follow(work: (signal: AbortSignal) => Promise<void>): Promise<void> {
+    this.stopping.abort();
+    const stopping = new AbortController();
+    this.stopping = stopping;
+    try {
+      await work(stopping.signal);
+    } catch (error) {
+      if (stopping.signal.aborted || error instanceof DOMException) return;
+      if (!(error instanceof Refused) || (error.status !== 409 && error.status !== 410))
+        this.bench.tell(error);
+    }
+    if (this.stopping === stopping) {
+      this.share = 1;
+      this.doing = null;
+    }
+  }
+
+  private resting = false;
+
+  /** While somebody rests on them, nothing changes its place: what is found then comes last. */
+  rest(on: boolean): void {
+    this.resting = on;
+    this.sort();
+  }
+
+  private sort(): void {
+    if (!this.resting) this.found = this.found.toSorted((a, b) => b.kept - a.kept);
+  }
+
+  /** Show a way out on all screens while it is rested on. */
+  try(remedy: Remedy): void {
+    this.bench.show(remedy.patch as never);
+  }
+
+  leave(): void {
+    if (!this.mended) this.bench.forget();
+  }
+
+  /** Keep a way out as one step. */
+  async apply(remedy: Remedy): Promise<void> {
+    await this.bench.keep(remedy.patch as never, `${remedy.title}: ${remedy.sentence}`.slice(0, 200));
+  }
+
+  async keepMended(): Promise<void> {
+    const { mended } = this;
+    if (!mended) return;
+    await this.bench.keep(mended.patch as never, `Mend the page (${mended.done.length})`);
+    this.mended = null;
+  }
+
+  leaveMended(): void {
+    this.mended = null;
+    this.bench.forget();
+  }
+}
