@@ -23,6 +23,7 @@ from .fonts import font_bytes, shipped_fonts
 from .service.memory import MemoryPictures
 from .service.report import Progress, check_site, demanding, junit, run_over_widths, table, width_table
 from .service.site_file import SiteFile, pack_site_file, unpack_site_file
+from .service.vouching import lettering_notes
 
 app = typer.Typer(
     help="Words over pictures, and whether they can be read.",
@@ -133,12 +134,15 @@ def check(
     failing = [row for row in widths if row["short"]]
     if report is not None:
         report.write_text(junit(rows, widths, str(site.requirement)))
+    notes = [{"page": p.slug, **note} for p in site.pages for note in lettering_notes(site, p)]
     if as_json:
-        typer.echo(json.dumps({"readings": rows, "short": len(short), "widths": widths}, indent=1))
+        typer.echo(json.dumps({"readings": rows, "short": len(short), "widths": widths, "notes": notes}, indent=1))
     else:
         typer.echo(table(rows))
         if widths:
             typer.echo(width_table(widths))
+        for note in notes:
+            typer.echo(f"note   {note['page']:10} {note['sentence']}")
         unsure = sum(not row["vouched"] for row in rows)
         met = f"{len(rows) - len(short) - unsure} of {len(rows)} readings meet {site.requirement}"
         doubt = f"; {unsure} cannot be vouched for" if unsure else ""

@@ -107,13 +107,26 @@ class WordsView(BaseModel):
     trouble: bool
 
 
+class LetteringNote(BaseModel):
+    """A picture that bears lettering; `wanted`: what it says is still to be written down."""
+
+    asset: str
+    sentence: str
+    wanted: bool
+
+
 class SituationsView(BaseModel):
-    """Words by situations; trouble stands first. `own`: the visits are the owner's, not the table that ships."""
+    """Words by situations; trouble stands first. `own`: the visits are the owner's, not the table that ships.
+
+    `unsure` readings cannot be vouched for and count as neither.
+    """
 
     blocks: list[WordsView]
     situations: list[SituationView]
     cells: list[ReadingView]
     short: int
+    unsure: int
+    notes: list[LetteringNote]
     own: bool
 
 

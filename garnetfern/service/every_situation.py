@@ -10,6 +10,7 @@ from ..core.reading import Reader, situations
 from ..core.reading.visits import read_visits, share_of
 from ..core.reading.widths import Change, Point, WidthRun, changes
 from .check import floored, reading_view
+from .vouching import lettering_notes
 
 
 @lru_cache(maxsize=1)
@@ -52,7 +53,7 @@ def situations_view(reader: Reader, site: Site, page: Page) -> dict[str, Any]:
     cells = [reading_view(r, s) for s, readings in reader.reading_of(site, page, wanted) for r in readings]
     quotient: dict[str, float] = {}
     for cell in cells:
-        if cell["ratio"] is not None:
+        if cell["ratio"] is not None and cell["vouched"]:
             for name in (cell["block"], cell["situation"]):
                 quotient[name] = min(quotient.get(name, 99.0), cell["ratio"] / cell["required"])
     shares = {s.id: share_of(table, s.least, s.most) for s in site.screens}
@@ -73,8 +74,15 @@ def situations_view(reader: Reader, site: Site, page: Page) -> dict[str, Any]:
     ]
     blocks.sort(key=lambda b: not b["trouble"])
     found.sort(key=lambda s: not s["trouble"])
-    short = sum(1 for cell in cells if not cell["meets"])
-    return {"blocks": blocks, "situations": found, "cells": cells, "short": short, "own": bool(site.visits)}
+    return {
+        "blocks": blocks,
+        "situations": found,
+        "cells": cells,
+        "short": sum(1 for cell in cells if not cell["meets"] and cell["vouched"]),
+        "unsure": sum(1 for cell in cells if not cell["vouched"]),
+        "notes": lettering_notes(site, page),
+        "own": bool(site.visits),
+    }
 
 
 def _named(change: Change, words: dict[str, str]) -> str:

@@ -19,16 +19,16 @@ def overlay_remedy(reader: Reader, site: Site, page: Page, area: Area, layer_id:
     page = with_backdrop(page, area.id, area.backdrop.model_copy(update={"layers": layers}))
     found = least_opacity(reader, site, page, area, shown)
     worst = found.worst
-    names = {s.id: s.name for s in situations(site, page)}
+    names = {s.id: s.name for s in situations(site, page, None)}
     where = names.get(worst.situation, "") if worst else ""
     percent = f"{round(found.nearest * 100)} %"
     keeps = f"Keeps {round(found.kept)} % of the picture as it is now."
     if worst is None or worst.ratio is None or worst.worst is None:
         text = "There are no words here, so any opacity will do."
     elif found.opacity is not None:
-        text = f"At {percent} every word here can be read on every screen. {keeps}"
+        text = f"At {percent} every word here can be read in every situation. {keeps}"
         if found.opacity == 0:
-            text = "Every word here can be read on every screen without this layer."
+            text = "Every word here can be read in every situation without this layer."
     else:
         text = (
             f"No opacity of this layer suffices. The nearest is {percent}: the {worst.worst.character} in "

@@ -68,6 +68,8 @@ PROBE = """([id, wanted]) => {
 CLASSES = 6
 """Letters are shown in turns, every third one of every second line, so that no two of them touch."""
 
+Part = tuple[int, int, int, int]
+"""Left, top, width and height of a part of a page, px."""
 EAGER = """() => Promise.all([...document.images].map((i) => { i.loading = 'eager'; return i.decode(); }))"""
 HIDDEN = ".gf-words { color: transparent !important; }"
 INK_ONLY = """* { background: none !important; } .gf-layer { display: none; } html { background: white !important; }
@@ -120,19 +122,20 @@ class Opened:
         """Characters of every block with their boxes, in the order of the text."""
         return dict(self.page.evaluate(LETTERS))
 
-    def styled(self, css: str) -> NDArray[np.float32]:
-        """The whole page with more CSS, as pixels."""
+    def styled(self, css: str, part: Part | None = None) -> NDArray[np.float32]:
+        """The whole page, or a part of it, with more CSS, as pixels."""
         handle = self.page.add_style_tag(content=css)
-        shot = self.page.screenshot(full_page=True)
+        clip: Any = None if part is None else dict(zip(("x", "y", "width", "height"), part, strict=True))
+        shot = self.page.screenshot(full_page=True, clip=clip)
         handle.evaluate("e => e.remove()")
         return pixels(shot)
 
-    def ink(self, block: str) -> list[NDArray[np.float32]]:
+    def ink(self, block: str, part: Part | None = None) -> list[NDArray[np.float32]]:
         """The block's letters in black on white, a picture for each class of letters."""
         found = []
         for wanted in range(CLASSES):
             self.page.evaluate(PROBE, [block, wanted])
-            found.append(self.styled(INK_ONLY + f".gf-{block}::highlight(probe) {{ color: black; }}"))
+            found.append(self.styled(INK_ONLY + f".gf-{block}::highlight(probe) {{ color: black; }}", part))
         self.page.evaluate("() => CSS.highlights.clear()")
         return found
 

@@ -12,6 +12,7 @@ export const SHORTCUTS: readonly { keys: string; what: string }[] = [
   { keys: 'Ctrl Shift Z', what: 'redo' },
   { keys: 'B held', what: 'show the state before' },
   { keys: 'V', what: 'in place: the page alone, and back' },
+  { keys: 'L', what: 'in place: load slowly' },
   { keys: 'F', what: 'framing: the whole picture and its windows' },
   { keys: 'R', what: 'ways out for words that fall short' },
   { keys: '[ ]', what: 'walk along the build-up' },

@@ -18,6 +18,13 @@ def _behind(backdrop: Backdrop, extra: str = "") -> str:
     return f'<div class="gf-behind{extra}" aria-hidden="true">{layers}</div>\n' if layers else ""
 
 
+def _heard(backdrop: Backdrop, emission: Emission) -> str:
+    """What words in the pictures of a backdrop say, for those who cannot see them."""
+    names = [name for x in backdrop.layers if ever_visible(x) for name in x.assets()]
+    said = (emission.site.asset(name).lettering for name in dict.fromkeys(names))
+    return "".join(f'<p class="gf-heard">{_wording(text)}</p>\n' for text in said if text)
+
+
 def _plate(block: Block) -> str:
     """A plate lies inside its words' element, so it is made of what may stand among words."""
     if block.plate is None:
@@ -29,6 +36,12 @@ def _wording(text: str) -> str:
     return escape(text).replace("\n", "<br>")
 
 
+def _alternative(block: Block, emission: Emission) -> str:
+    """The text alternative of a picture: what it shows, and what words in it say."""
+    lettering = emission.site.asset(block.asset).lettering if block.asset else None
+    return " ".join(filter(None, [block.wording, lettering])).replace("\n", " ")
+
+
 def _picture(block: Block, emission: Emission) -> str:
     sources, width, height = emission.picture_sources(block)
     inner = "".join(
@@ -37,9 +50,10 @@ def _picture(block: Block, emission: Emission) -> str:
     )
     _, srcset, _ = sources[-1]
     first = srcset.split(" ", 1)[0]
+    alternative = escape(_alternative(block, emission))
     return (
         f'<picture>{inner}<img class="gf-picture gf-{block.id}" src="{escape(first)}" srcset="{escape(srcset)}" '
-        f'width="{width}" height="{height}" alt="{escape(block.wording)}" loading="lazy" decoding="async"></picture>'
+        f'width="{width}" height="{height}" alt="{alternative}" loading="lazy" decoding="async"></picture>'
     )
 
 
@@ -65,14 +79,14 @@ def _block_html(block: Block, emission: Emission) -> str:
 
 def _column_html(column: Column, emission: Emission) -> str:
     inside = "".join(_block_html(b, emission) for b in column.blocks if ever_visible(b))
-    behind = _behind(column.backdrop)
+    behind = _behind(column.backdrop) + _heard(column.backdrop, emission)
     behind = f"        {behind}" if behind else ""
     return f'      <div class="gf-column gf-{column.id}">\n{behind}{inside}      </div>\n'
 
 
 def _band_html(band: Band, emission: Emission) -> str:
     tag = TAGS.get(band.role, "section")
-    behind = _behind(band.backdrop)
+    behind = _behind(band.backdrop) + _heard(band.backdrop, emission)
     behind = f"    {behind}" if behind else ""
     columns = "".join(_column_html(c, emission) for c in band.columns)
     content = f'    <div class="gf-content">\n{columns}    </div>\n' if columns else ""
@@ -81,7 +95,8 @@ def _band_html(band: Band, emission: Emission) -> str:
 
 def page_body(page: Page, emission: Emission) -> str:
     """The body's markup; everything between header and footer bands stands in one main element."""
-    parts = [_behind(page.backdrop, " gf-behind-page")]
+    parts = [_behind(page.backdrop, " gf-behind-page"), _heard(page.backdrop, emission)]
+    parts += [_heard(j.backdrop, emission) for j in page.joins]
     parts += [f'<div class="gf-join gf-{j.id}" aria-hidden="true">{_layers(j.backdrop)}</div>\n' for j in page.joins]
     bands = [band for band in page.bands if ever_visible(band)]
     inner = [n for n, band in enumerate(bands) if band.role not in TAGS]

@@ -4,7 +4,7 @@ from typing import Literal
 
 from pydantic import Field, model_validator
 
-from .base import Fraction, Identifier, Model, Name
+from .base import Fraction, Identifier, Model, Name, Wording
 
 
 class Crop(Model):
@@ -47,7 +47,11 @@ class Part(Model):
 
 
 class Asset(Model):
-    """A picture of the site: the facts about its original bytes, found by their SHA-256."""
+    """A picture of the site: the facts about its original bytes, found by their SHA-256.
+
+    `lettering` is what words in the picture itself say; empty where it bears some that nobody has written down yet,
+    None where it bears none. They are not measured; they are kept for those who cannot see them (WCAG 2.2, 1.1.1).
+    """
 
     id: Identifier
     name: Name
@@ -60,6 +64,7 @@ class Asset(Model):
     note: str = Field("", max_length=400, description="what was found when it came in, for the owner")
     credit: str = Field("", max_length=300, description="whom to name for it, kept with the picture")
     parts: tuple[Part, ...] = Field((), max_length=12)
+    lettering: Wording | None = None
 
     @property
     def title(self) -> str:

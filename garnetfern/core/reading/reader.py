@@ -15,10 +15,17 @@ from ..draw.words import paint_around
 from ..resolve.fonts import FontBook
 from ..resolve.layout import lay_out_page
 from ..resolve.page import resolve_page
-from ..resolve.records import AreaRecord, BlockRecord, Box, PageRecord, Sheet
+from ..resolve.records import AreaRecord, BlockRecord, Box, ImageSheet, PageRecord, Sheet
 from .letters import PlacedLetter, Reading, grown, judge, ring_radius
 from .situation import Situation
 from .situations import AT_HAND, situations
+
+
+def _in_sight(letter: PlacedLetter, sight: Box) -> bool:
+    """Whether a letter is on the screen, whole, give or take a part of its ring."""
+    height, width = letter.ring.shape
+    middle = letter.left + width / 2, letter.top + height / 2
+    return bool(sight.x <= middle[0] <= sight.right and sight.y <= middle[1] <= sight.bottom)
 
 
 class Reader:
@@ -65,13 +72,19 @@ class Reader:
     ) -> Reading:
         """The reading of one block on a resolved page; `keep` says which sheets of an area are there.
 
+        Over pictures that move otherwise than the page only the letters on the screen are read: nobody
+        meets the others.
         `enlarged`: the letters are that many times as large as they are set; what is required goes by how they are set.
         """
         placed, region = self._placed(block)
+        there = tuple((a, keep(a)) for a in page.areas if (a.sheets or a.plate) and a.touches(Box(*region)))
+        moves = any(a.moves and any(isinstance(s, ImageSheet) for s in sheets) for a, sheets in there)
+        sight = page.sight if moves else None
+        if sight is not None:
+            placed = [p for p in placed if _in_sight(p, sight)]
         if not placed:
             return judge(block, placed, blank(page, (0, 0, 1, 1)), region, situation, level, enlarged)
-        there = tuple((a, keep(a)) for a in page.areas if (a.sheets or a.plate) and a.touches(Box(*region)))
-        key = (block, there, page.base, situation, level, enlarged)
+        key = (block, there, page.base, sight, situation, level, enlarged)
         known = self._readings.get(key)
         if known is not None:
             with self._lock:

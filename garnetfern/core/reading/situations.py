@@ -6,7 +6,7 @@ from ..document import Page, Site
 from .kinds import KINDS
 from .situation import Situation
 
-AT_HAND = frozenset({"rest", "over", "missing"})
+AT_HAND = frozenset({"rest", "over", "missing", "scroll"})
 """The kinds that are looked at with every edit; the others follow when it has settled."""
 
 

@@ -43,7 +43,7 @@ class _Trial:
         self.area = area.id
         change = area.backdrop.over.layers.get(layer.id) if area.backdrop.over else None
         self.own_when_pointed = change is not None and change.opacity is not None
-        for situation in situations(site, page):
+        for situation in situations(site, page, None):
             record = records.setdefault(situation.key, reader.resolve(site, page, situation))
             found = record.area(area.id)
             inside = frozenset(found.blocks if found else ())
@@ -70,7 +70,7 @@ class _Trial:
             sheets = situation.sheets(area)
             return self.with_opacity(sheets, opacity, situation.pointed > 0) if area.id == self.area else sheets
 
-        return self.reader.read(record, block, situation.id, self.site.requirement, keep)
+        return self.reader.read(record, block, situation.id, self.site.requirement, keep, situation.enlarged)
 
     def worst(self, opacity: float) -> Reading | None:
         """The reading furthest below its requirement, by their quotient."""

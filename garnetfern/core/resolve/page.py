@@ -169,6 +169,11 @@ def _sheets(
     return (*base, *(resolve_layer(layer, place) for layer in backdrop.layers if layer.visible))
 
 
+def _moves(backdrop: Backdrop) -> bool:
+    layers = (layer for layer in backdrop.layers if layer.visible)
+    return any(isinstance(layer, ImageLayer) and layer.attachment != "scroll" for layer in layers)
+
+
 def resolve_page(
     site: Site,
     page: Page,
@@ -188,8 +193,9 @@ def resolve_page(
     span = serving_range(site.screens, viewport.width)
     moved = scroll if record.height > viewport.height and not still else None
     areas = [
-        replace(area, sheets=_sheets(area, backdrop, windows, span, viewport, moved))
+        replace(area, sheets=_sheets(area, backdrop, windows, span, viewport, moved), moves=_moves(backdrop))
         for area, backdrop in bare_areas(shown, record, viewport)
     ]
     pictures = _picture_areas(shown, record, windows, span)
-    return replace(record, areas=(*areas, *pictures))
+    sight = Box(0, scroll, viewport.width, viewport.height)
+    return replace(record, areas=(*areas, *pictures), sight=sight)

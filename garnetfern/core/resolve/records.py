@@ -255,7 +255,10 @@ class PlateRecord:
 
 @dataclass(frozen=True)
 class AreaRecord:
-    """Anything with a backdrop: its box, its sheets from bottom to top, and the ids of the blocks that stand in it."""
+    """Anything with a backdrop: its box, its sheets from bottom to top, and the ids of the blocks that stand in it.
+
+    `moves`: a picture of it moves otherwise than the page when that is scrolled.
+    """
 
     id: str
     kind: Literal["page", "join", "band", "column", "block", "picture"]
@@ -263,6 +266,7 @@ class AreaRecord:
     sheets: tuple[Sheet, ...] = ()
     blocks: tuple[str, ...] = ()
     plate: PlateRecord | None = None
+    moves: bool = False
 
     def touches(self, region: Box) -> bool:
         """Whether it may paint something there."""
@@ -272,7 +276,10 @@ class AreaRecord:
 
 @dataclass(frozen=True)
 class PageRecord:
-    """A page at one viewport. `base` is the colour of the canvas; `areas` are in the order of painting."""
+    """A page at one viewport. `base` is the colour of the canvas; `areas` are in the order of painting.
+
+    `sight` is the part of it that is on the screen.
+    """
 
     id: str
     width: float
@@ -280,6 +287,7 @@ class PageRecord:
     base: Rgba
     bands: tuple[BandRecord, ...] = ()
     areas: tuple[AreaRecord, ...] = ()
+    sight: Box = Box(0, 0, math.inf, math.inf)
 
     def band(self, band_id: str) -> BandRecord | None:
         """The band of this id, or None."""

@@ -1061,6 +1061,9 @@ export interface components {
         /**
          * Asset
          * @description A picture of the site: the facts about its original bytes, found by their SHA-256.
+         *
+         *     `lettering` is what words in the picture itself say; empty where it bears some that nobody has written down yet, None
+         *     where it bears none. They are not measured, and are kept for those who cannot see them (WCAG 2.2, 1.1.1 and 1.4.5).
          */
         Asset: {
             /** Id */
@@ -1108,6 +1111,8 @@ export interface components {
              * @default []
              */
             parts: components["schemas"]["Part"][];
+            /** Lettering */
+            lettering?: string | null;
         };
         /**
          * Backdrop
@@ -2365,6 +2370,18 @@ export interface components {
             over?: string | null;
         };
         /**
+         * LetteringNote
+         * @description A picture that bears lettering; `wanted`: what it says is still to be written down.
+         */
+        LetteringNote: {
+            /** Asset */
+            asset: string;
+            /** Sentence */
+            sentence: string;
+            /** Wanted */
+            wanted: boolean;
+        };
+        /**
          * Library
          * @description Everything that ships for layers.
          */
@@ -3522,6 +3539,8 @@ export interface components {
         /**
          * SituationsView
          * @description Words by situations; trouble stands first. `own`: the visits are the owner's, not the table that ships.
+         *
+         *     `unsure` readings cannot be vouched for and count as neither.
          */
         SituationsView: {
             /** Blocks */
@@ -3532,6 +3551,10 @@ export interface components {
             cells: components["schemas"]["ReadingView"][];
             /** Short */
             short: number;
+            /** Unsure */
+            unsure: number;
+            /** Notes */
+            notes: components["schemas"]["LetteringNote"][];
             /** Own */
             own: boolean;
         };

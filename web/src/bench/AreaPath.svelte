@@ -121,6 +121,12 @@
       {verdict.text}
     </p>
     {#if verdict.short}
+      <label
+        class="muted ml-2 flex cursor-pointer items-center gap-1 whitespace-nowrap"
+        title="Mark the letters that fall short, on the screens (M)"
+      >
+        <input type="checkbox" bind:checked={bench.marked} /> marks
+      </label>
       <button
         type="button"
         class="quiet act whitespace-nowrap"

@@ -4,7 +4,7 @@
   import { PictureDrag } from './drag.svelte';
   import { GradientDrag } from './gradientdrag';
   import { apply, elementOf, idsAt } from './frame';
-  import { mark, outline } from './marks';
+  import { letterAt, mark, outline } from './marks';
 
   type Props = { bench: Bench; screen: Screen; scale: number; height: number };
   let { bench, screen, scale, height }: Props = $props();
@@ -12,6 +12,10 @@
   let frame = $state<HTMLIFrameElement>();
   let page = $state.raw<Document | null>(null);
   let flashing = $state(false);
+  /** The letter that is pointed at, where it falls short, and the spot. */
+  let tip = $state.raw<{ x: number; y: number; found: NonNullable<ReturnType<typeof letterAt>> } | null>(
+    null,
+  );
   const here = $derived(
     bench.situation
       ? bench.met.filter((r) => r.screen === screen.id)
@@ -42,12 +46,21 @@
     inner.addEventListener('pointermove', (event) => {
       drag.move(event, scale);
       turn.move(event);
+      point(inner, event);
     });
+    inner.addEventListener('pointerleave', () => (tip = null));
     inner.addEventListener('pointerup', () => (dragged = drag.up() || turn.up()));
     for (const name of ['keydown', 'keyup'])
       inner.addEventListener(name, (event) =>
         window.dispatchEvent(new KeyboardEvent(name, event as KeyboardEvent)),
       );
+  }
+
+  /** Tell the ground and the ratio of a marked letter under the pointer. */
+  function point(inner: Document, event: PointerEvent): void {
+    const { scrollX, scrollY } = inner.defaultView ?? { scrollX: 0, scrollY: 0 };
+    const found = bench.marked ? letterAt(here, event.clientX + scrollX, event.clientY + scrollY) : null;
+    tip = found ? { x: event.clientX * scale, y: event.clientY * scale, found } : null;
   }
 
   function loaded(): void {
@@ -110,6 +123,18 @@
     style:height="{screen.height}px"
     style:transform="scale({scale})"
   ></iframe>
+  {#if tip}
+    {@const { letter, reading } = tip.found}
+    <p
+      class="tip"
+      style:left="{Math.min(tip.x, Math.max(0, screen.width * scale - 190))}px"
+      style:top="{tip.y + 16}px"
+      role="status"
+    >
+      <span class="ground" style:background={letter.ground}></span>
+      {letter.character} on {letter.ground}: <b>{(Math.floor(letter.ratio * 10) / 10).toFixed(1)}</b> of {reading.required}
+    </p>
+  {/if}
 </div>
 
 <style>
@@ -118,6 +143,26 @@
     overflow: hidden;
     background: var(--color-base-100);
     box-shadow: 0 0 0 1px color-mix(in oklab, var(--color-base-content) 26%, transparent);
+  }
+  .tip {
+    position: absolute;
+    z-index: 1;
+    display: flex;
+    align-items: center;
+    gap: 5px;
+    max-width: 100%;
+    padding: 2px 8px;
+    white-space: nowrap;
+    font-size: 12.5px;
+    pointer-events: none;
+    color: var(--color-base-content);
+    background: var(--color-base-100);
+    border: 1px solid var(--color-warning);
+  }
+  .ground {
+    width: 14px;
+    height: 14px;
+    border: 1px solid var(--color-base-content);
   }
   iframe {
     border: 0;

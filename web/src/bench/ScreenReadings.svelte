@@ -10,7 +10,11 @@
     const mine = bench.readings.filter((r) => r.screen === screen.id);
     const found = bench.words.flatMap((block): Row[] => {
       const own = mine.filter((r) => r.block === block.id);
-      const rest = own.find((r) => !r.missing && r.pointed === bench.pointed) ?? own.find((r) => !r.missing);
+      const there = own.filter((r) => !r.missing);
+      const same = there.filter((r) => r.pointed === bench.pointed);
+      // where a picture moves otherwise than the page, the worst place of the way counts
+      const part = (r: Reading) => (r.ratio ?? Infinity) / r.required;
+      const rest = (same.length > 0 ? same : there).toSorted((a, b) => part(a) - part(b))[0];
       if (!rest) return [];
       const missing = own.find((r) => r.missing);
       const over = own.find((r) => r.pointed !== rest.pointed && !r.missing);

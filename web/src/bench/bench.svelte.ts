@@ -68,7 +68,7 @@ export class Bench extends Session {
   );
   readonly layer = $derived<Layer | null>(this.layers.find((l) => l.id === this.cardId) ?? null);
   readonly screens = $derived<Screen[]>(this.site?.screens ?? []);
-  readonly short = $derived(this.readings.filter((r) => !r.meets));
+  readonly short = $derived(this.readings.filter((r) => !r.meets && r.vouched));
 
   readonly pagePath = $derived(`/pages/${this.site?.pages.findIndex((p) => p.id === this.page?.id) ?? 0}`);
   /** The JSON Pointer of the present area. */

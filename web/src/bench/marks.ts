@@ -24,6 +24,20 @@ export function spans(readings: Reading[]): Span[] {
   return found;
 }
 
+/** The letter that falls short at a spot of the page, with what is required of it. */
+export function letterAt(
+  readings: Reading[],
+  x: number,
+  y: number,
+): { letter: Reading['short'][number]; reading: Reading } | null {
+  for (const reading of readings)
+    for (const letter of reading.short) {
+      const [left, top, width, height] = letter.box;
+      if (x >= left && x <= left + width && y >= top && y <= top + height) return { letter, reading };
+    }
+  return null;
+}
+
 function path(page: Document, d: string, attributes: Record<string, string>): SVGPathElement {
   const element = page.createElementNS(SVG, 'path');
   for (const [name, value] of Object.entries({ d, fill: 'none', ...attributes }))

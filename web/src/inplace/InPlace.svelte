@@ -1,5 +1,7 @@
 <script lang="ts">
-  /** The page alone, as a visitor sees it in this window. */
+  /** The page alone, as a visitor meets it: at any width, scrolled, pointed at, slowly loading, before and after. */
+  import * as client from '../api/client';
+  import type { Live } from '../api/types';
   import type { Bench } from '../bench/bench.svelte';
   import { apply } from '../bench/frame';
 
@@ -11,48 +13,141 @@
   };
   let { bench, onkeydown, onkeyup, leave }: Props = $props();
 
+  const [LEAST, MOST] = [320, 2560];
+  /** How long the pictures keep one waiting, ms. */
+  const SLOW = 2600;
   let frame = $state<HTMLIFrameElement>();
   let page = $state.raw<Document | null>(null);
   let hint = $state(true);
+  let room = $state(0);
+  /** The width the page is shown at; null: the window's. */
+  let width = $state<number | null>(null);
+  let waiting = $state.raw<Live | null>(null);
+  let note = $state('');
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const scale = $derived(width && room ? Math.min(1, room / width) : 1);
 
   function loaded(): void {
     page = frame?.contentDocument ?? null;
-    page?.addEventListener('keydown', onkeydown);
+    page?.addEventListener('keydown', keys);
     page?.addEventListener('keyup', onkeyup);
     frame?.focus();
     setTimeout(() => (hint = false), 2500);
   }
 
+  function keys(event: KeyboardEvent): void {
+    if (event.key.toLowerCase() === 'l' && !event.ctrlKey && !event.metaKey) void loadSlowly();
+    else onkeydown(event);
+  }
+
+  /** Show the page as it is before its pictures come: the base colours alone; then with them. */
+  async function loadSlowly(): Promise<void> {
+    clearTimeout(timer);
+    note = '';
+    try {
+      const asked = { ...bench.asked, patch: bench.draft };
+      waiting = await client.live(asked, false, `${bench.screens[0]?.id}:missing`);
+      page?.defaultView?.scrollTo(0, 0);
+      timer = setTimeout(() => (waiting = null), SLOW);
+    } catch {
+      note = 'There is no picture here to wait for.';
+      timer = setTimeout(() => (note = ''), SLOW);
+    }
+  }
+
+  function typed(text: string): void {
+    const wanted = Math.round(Number(text));
+    width = text.trim() === '' || !Number.isFinite(wanted) ? null : Math.min(MOST, Math.max(LEAST, wanted));
+  }
+
   $effect(() => {
-    if (page && bench.live) apply(page, bench.live);
+    const shown = waiting ?? bench.live;
+    if (page && shown) apply(page, shown);
   });
+
+  $effect(() => () => clearTimeout(timer));
 </script>
 
-<div class="fixed inset-0 z-40 bg-base-200">
+<div class="fixed inset-0 z-40 bg-base-200" bind:clientWidth={room}>
   <iframe
     bind:this={frame}
     onload={loaded}
     title="{bench.page?.title}, in place"
     src="/live/{bench.page?.id}"
-    class="h-full w-full border-0 bg-white"
+    style:width={width ? `${width}px` : '100%'}
+    style:height={scale < 1 ? `${100 / scale}%` : '100%'}
+    style:transform={scale < 1 ? `scale(${scale})` : undefined}
+    style:margin-left={width && scale === 1 ? `${Math.max(0, (room - width) / 2)}px` : '0'}
   ></iframe>
-  <button type="button" class="hint" class:faded={!hint} onclick={leave}>Back to the bench (V)</button>
+  <div class="bar" class:faded={!hint && !waiting && !note}>
+    {#if waiting}<span role="status">The pictures are on their way …</span>{/if}
+    {#if note}<span role="status">{note}</span>{/if}
+    <label class="flex items-center gap-1.5">
+      Width
+      <input
+        class="field w-20"
+        type="number"
+        min={LEAST}
+        max={MOST}
+        placeholder={String(room)}
+        value={width ?? ''}
+        onchange={(e) => typed(e.currentTarget.value)}
+        onkeydown={(e) => e.stopPropagation()}
+      />
+      px
+    </label>
+    <input
+      type="range"
+      class="w-40"
+      aria-label="Width of the page"
+      min={LEAST}
+      max={MOST}
+      value={width ?? room}
+      oninput={(e) => typed(e.currentTarget.value)}
+    />
+    <button
+      type="button"
+      class="quiet"
+      aria-pressed={bench.holding}
+      title="Hold to see the state before (B)"
+      onpointerdown={() => void bench.hold()}
+      onpointerup={() => bench.release()}
+      onpointerleave={() => bench.release()}>Before</button
+    >
+    <button
+      type="button"
+      class="quiet"
+      title="The base colours alone, then the pictures (L)"
+      onclick={() => void loadSlowly()}>Load slowly</button
+    >
+    <button type="button" class="quiet act" onclick={leave}>Back to the bench (V)</button>
+  </div>
 </div>
+<svelte:window
+  onkeydown={(e) => e.key.toLowerCase() === 'l' && e.target === document.body && void loadSlowly()}
+/>
 
 <style>
-  .hint {
+  iframe {
+    border: 0;
+    background: white;
+    transform-origin: 0 0;
+  }
+  .bar {
     position: absolute;
     right: 24px;
     bottom: 16px;
-    padding: 6px 12px;
+    display: flex;
+    align-items: center;
+    gap: 10px;
+    padding: 4px 12px;
     border-radius: 3px;
     background: var(--color-base-100);
     color: var(--color-base-content);
     border: 1px solid var(--color-base-300);
     transition: opacity 0.3s;
-    cursor: pointer;
   }
-  .faded:not(:hover, :focus-visible) {
+  .faded:not(:hover, :focus-within) {
     opacity: 0;
   }
 </style>

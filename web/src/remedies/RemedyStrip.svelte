@@ -102,6 +102,12 @@
           >Reading these words in every situation …</span
         >{/if}
     </p>
+    {#if ways.plight && !ways.plight.short}
+      <p class="muted">
+        Nothing has to be done for these words.
+        <button type="button" class="quiet act" onclick={() => ways.close()}>Back to the build-up</button>
+      </p>
+    {/if}
     {#if ways.plight?.short}
       <ol class="cards" onpointerenter={() => ways.rest(true)} onpointerleave={() => ways.rest(false)}>
         {#each ways.found as remedy (`${remedy.remedy} ${remedy.sentence}`)}

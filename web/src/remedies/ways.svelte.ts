@@ -33,7 +33,7 @@ export class Ways {
   }
 
   isShort(block: string): boolean {
-    const here = this.bench.readings.some((r) => r.block === block && !r.meets);
+    const here = this.bench.readings.some((r) => r.block === block && !r.meets && r.vouched);
     return here || (this.bench.every?.found.blocks.some((b) => b.id === block && b.trouble) ?? false);
   }
 

@@ -40,6 +40,13 @@
     void keep({ size, ...wide }, `${layer.name}: ${size}`);
   }
 
+  /** What words in the picture say; it goes with the picture, wherever that is shown. */
+  function letter(value: string | null) {
+    const at = bench.site?.assets?.findIndex((a) => a.id === layer.asset) ?? -1;
+    const label = value === null ? 'The picture bears no lettering' : 'The picture bears lettering';
+    return bench.keep([{ op: 'add', path: `/assets/${at}/lettering`, value }], label);
+  }
+
   const side = (name: 'width' | 'height', text: string) => ({
     [name]: text.trim() === '' || text.trim() === 'auto' ? null : text,
   });
@@ -57,6 +64,20 @@
         keep={(spot) => void keep({ focal: spot, position: null }, `Focal point of ${layer.name}`)}
       />
       <p class="muted text-[12px]">{asset.width} × {asset.height} px, {(asset.bytes / 1024).toFixed(0)} kB</p>
+      <label
+        class="flex cursor-pointer items-center gap-1.5 text-[12px]"
+        title="Words in the picture itself. They are not measured; say what they say for those who cannot see them."
+      >
+        <input
+          type="checkbox"
+          checked={asset.lettering !== null && asset.lettering !== undefined}
+          onchange={(e) => void letter(e.currentTarget.checked ? '' : null)}
+        />
+        bears lettering
+      </label>
+      {#if asset.lettering !== null && asset.lettering !== undefined}
+        <Field label="It says" value={asset.lettering} keep={(text) => letter(text)} />
+      {/if}
       {#if framing && !framing.advised}
         <p class="advice">{framing.advice}</p>
         <button

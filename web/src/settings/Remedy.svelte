@@ -12,7 +12,7 @@
   {#if overlay}
     <p>
       {there && overlay.opacity !== null
-        ? 'This is the least with which every word here can be read on every screen.'
+        ? 'This is the least with which every word here can be read in every situation.'
         : overlay.sentence}
     </p>
     {#if !there}

@@ -102,13 +102,13 @@
                     <button
                       type="button"
                       class="cell"
-                      class:bad={!one.meets}
+                      class:bad={!one.meets && one.vouched}
                       title="{one.name}: {one.sentence} Press to see it on the bench."
                       onclick={() => open(situation, block.id)}
                     >
                       <Verdict meets={one.meets} vouched={one.vouched} />
                       <b>{one.shown ?? '–'}</b>
-                      {#if !one.meets}<span>of {one.required}</span>{/if}
+                      {#if !one.meets && one.vouched}<span>of {one.required}</span>{/if}
                     </button>
                   {:else}<span class="muted" title="Not to be seen there">–</span>{/if}
                 </td>
@@ -118,6 +118,19 @@
         </tbody>
       </table>
     </div>
+    {#if shown.unsure || shown.notes.length > 0}
+      <ul class="text-[12.5px]" aria-label="What cannot be vouched for">
+        {#if shown.unsure}
+          <li class="flex items-center gap-1.5">
+            <Verdict meets={false} vouched={false} />
+            {shown.unsure} readings cannot be vouched for; they count neither as read nor as short.
+          </li>
+        {/if}
+        {#each shown.notes as note (note.asset)}
+          <li class="flex items-center gap-1.5"><Verdict meets={false} vouched={false} /> {note.sentence}</li>
+        {/each}
+      </ul>
+    {/if}
     <p class="muted text-[12.5px]">
       Shares of visits are {shown.own
         ? 'from your own table'

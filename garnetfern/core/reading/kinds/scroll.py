@@ -8,8 +8,9 @@ from ..situation import Situation
 from .missing import shows
 
 ORDER = 4
-STEPS = 8
-"""The way is looked at in so many steps; at its beginning the page is at rest."""
+STEPS = 12
+"""The way is looked at in so many steps; at its beginning the page is at rest. On a page longer than so many screens
+letters can pass between two of them."""
 
 
 def moving(page: Page) -> set[str]:

@@ -1,0 +1,171 @@
+"""Readings in every situation beside the browser's: the page is met there as a visitor meets it.
+
+Missing pictures are really not there, the page is really scrolled, less motion is really asked for. What lies under the
+pointer, half-way to it, or larger letters are emitted as the page that has them at rest: no pointer is over everything.
+"""
+
+import random
+from collections.abc import Callable, Iterator
+from dataclasses import dataclass, replace
+from typing import Any
+
+import numpy as np
+from numpy.typing import NDArray
+from playwright.sync_api import Browser
+
+from garnetfern.core.css import bundle_files
+from garnetfern.core.document import Page, Site, read_site
+from garnetfern.core.reading import Reader, Situation, situations
+from garnetfern.core.resolve.records import BlockRecord
+from garnetfern.fonts import font_bytes, shipped_fonts
+from garnetfern.service.memory import MemoryPictures
+
+from .banners import Sample, generate
+from .browser import HIDDEN, Opened, Part, pixels
+from .measure import letter_ratios
+
+
+@dataclass(frozen=True)
+class Met:
+    """One block in one situation: the core's worst ratio, the browser's, and what is required."""
+
+    name: str
+    kind: str
+    core: float
+    seen: float
+    required: float
+
+    @property
+    def off(self) -> float:
+        """How far the two are apart, as a share."""
+        return abs(self.core / self.seen - 1)
+
+    @property
+    def other_verdict(self) -> bool:
+        """Whether the two disagree where the reading is more than 3 % from what is required."""
+        near = abs(self.core / self.required - 1) <= 0.03
+        return not near and (self.core >= self.required) != (self.seen >= self.required)
+
+
+class InSight(Opened):
+    """A page of which only what is on the screen is looked at; the rest is white."""
+
+    tall = 0
+
+    def styled(self, css: str, part: Part | None = None) -> NDArray[np.float32]:
+        """What is on the screen, at its place on the page, or a part of that."""
+        handle = self.page.add_style_tag(content=css)
+        shot = pixels(self.page.screenshot())
+        handle.evaluate("e => e.remove()")
+        top = int(self.page.evaluate("scrollY"))
+        canvas = np.full((max(self.tall, top + shot.shape[0]), shot.shape[1], 3), 255, dtype=np.float32)
+        canvas[top : top + shot.shape[0]] = shot
+        if part is None:
+            return canvas
+        left, top, width, height = part
+        return canvas[top : top + height, left : left + width]
+
+
+def _whole(letter: list[Any], top: float, height: float) -> list[Any]:
+    """A letter, without width where it is not whole on the screen."""
+    character, x, y, width, tall = letter
+    return [character, x, y, width if top <= y and y + tall <= top + height else 0, tall]
+
+
+def _part(opened: Opened, letters: list[list[Any]], size: float) -> Part:
+    """The part of the page around letters that their reading depends on."""
+    wide, tall = opened.page.evaluate(
+        "[document.documentElement.clientWidth, Math.max(innerHeight, document.documentElement.scrollHeight)]"
+    )
+    boxes = [(x, y, x + w, y + h) for _, x, y, w, h in letters if w]
+    if not boxes:
+        return (0, 0, int(wide), int(tall))
+    left, top = (max(0, int(min(b[n] for b in boxes) - size)) for n in (0, 1))
+    right, foot = (int(max(b[n] for b in boxes) + size) + 1 for n in (2, 3))
+    return (left, top, min(int(wide), right) - left, min(int(tall), foot) - top)
+
+
+def seen_ratio(opened: Opened, block: BlockRecord, sight: tuple[float, float] | None = None) -> float | None:
+    """The worst letter's ratio on a screenshot; with `sight` (top and height) of those on the screen only."""
+    letters = opened.letters()[block.id]
+    if sight is not None:
+        letters = [_whole(letter, *sight) for letter in letters]
+    red, green, blue = block.fill.rgb
+    fill = (red, green, blue, block.fill.alpha)
+    part = _part(opened, letters, block.size)
+    moved = [[c, x - part[0], y - part[1], w, h] for c, x, y, w, h in letters]
+    ratios = letter_ratios(opened.styled(HIDDEN, part), opened.ink(block.id, part), moved, block.size, fill)
+    return min((ratio for _, ratio in ratios), default=None)
+
+
+def _cut_through(opened: Opened, block: str, top: float, height: float) -> bool:
+    """Whether an edge of the screen runs through letters of a block, so that the two may count different ones."""
+    boxes = [(y, y + tall) for _, _, y, width, tall in opened.letters()[block] if width]
+    return any(a < edge < b for a, b in boxes for edge in (top, top + height))
+
+
+def open_met(browser: Browser, reader: Reader, site: Site, page: Page, situation: Situation) -> Opened:
+    """The page in the browser, in a situation."""
+    met = situation.page(page)
+    shown = site.model_copy(update={"pages": tuple(met if p.id == page.id else p for p in site.pages)})
+    files = bundle_files(shown, reader.fonts, reader.pictures._source.file, font_bytes)  # type: ignore[attr-defined]
+    if situation.missing:
+        files = {name: data for name, data in files.items() if not name.startswith("pictures/")}
+    moves = any(getattr(x, "attachment", "scroll") != "scroll" for a in page.areas() for x in a.backdrop.layers)
+    opened = (InSight if moves and not situation.missing else Opened)(browser, files)
+    if situation.still:
+        opened.page.emulate_media(reduced_motion="reduce")
+    opened.at(int(situation.viewport.width), int(situation.viewport.height))
+    if isinstance(opened, InSight):
+        opened.tall = int(opened.page.evaluate("document.documentElement.scrollHeight"))
+        way = max(0, opened.tall - situation.viewport.height)
+        opened.page.evaluate(f"scrollTo(0, {situation.scroll * way})")
+        opened.page.wait_for_timeout(60)
+    return opened
+
+
+def met(
+    browser: Browser, sample: Sample, wanted: Callable[[Situation], bool] = lambda _: True, blocks: int = 9
+) -> Iterator[Met]:
+    """Every block of the sample's page in every wanted situation."""
+    reader = Reader(shipped_fonts(), MemoryPictures(sample.originals))
+    site, page = sample.site, sample.site.pages[0]
+    for situation in filter(wanted, situations(site, page, None)):
+        record = reader.resolve(site, page, situation)
+        opened = open_met(browser, reader, site, page, situation)
+        sight = None
+        if isinstance(opened, InSight):
+            # the browser scrolls by whole px; the core is asked at the very place
+            top = float(opened.page.evaluate("scrollY"))
+            way = max(1.0, record.height - situation.viewport.height)
+            record = reader.resolve(site, page, replace(situation, scroll=top / way))
+            sight = (top, situation.viewport.height)
+        for block in [b for b in record.blocks() if b.words and b.lines][:blocks]:
+            hollow = block.stroke is not None and block.stroke.hollow
+            if hollow or (sight and _cut_through(opened, block.id, *sight)):
+                continue
+            core = reader.read(record, block, situation.id, site.requirement, situation.sheets, situation.enlarged)
+            seen = seen_ratio(opened, block, sight)
+            if core.ratio is not None and seen is not None:
+                name = f"{site.name}, {situation.name}, {block.id}"
+                yield Met(name, situation.kind, core.ratio, seen, core.required)
+        opened.close()
+
+
+def generate_met(seed: int) -> Sample:
+    """The banner of a seed with a state under the pointer, some on a long page with a picture that moves otherwise."""
+    rng = random.Random(9000 + seed)
+    sample = generate(seed)
+    plain = sample.site.model_dump(mode="json")
+    band = next(b for b in plain["pages"][0]["bands"] if b["role"] == "banner")
+    layers = band["backdrop"]["layers"]
+    picture = next((x for x in layers if x["kind"] == "image"), None)
+    overlay = next((x for x in layers if x["kind"] == "colour"), None)
+    if overlay:
+        change = {overlay["id"]: {"opacity": round(rng.random(), 2)}}
+        band["backdrop"]["over"] = {"fade": rng.choice([0, 240]), "layers": change}
+    if picture and rng.random() < 0.35:
+        picture["attachment"] = rng.choice(["fixed", "slower"])
+        band["height"] = {"min": "1700px"}
+        band["content"]["stand"] = rng.choice(["start", "center"])
+    return replace(sample, site=read_site(plain, shipped_fonts().names()))
