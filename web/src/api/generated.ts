@@ -1062,8 +1062,8 @@ export interface components {
          * Asset
          * @description A picture of the site: the facts about its original bytes, found by their SHA-256.
          *
-         *     `lettering` is what words in the picture itself say; empty where it bears some that nobody has written down yet, None
-         *     where it bears none. They are not measured, and are kept for those who cannot see them (WCAG 2.2, 1.1.1 and 1.4.5).
+         *     `lettering` is what words in the picture itself say; empty where it bears some that nobody has written down yet,
+         *     None where it bears none. They are not measured; they are kept for those who cannot see them (WCAG 2.2, 1.1.1).
          */
         Asset: {
             /** Id */
