@@ -8,9 +8,11 @@ from PIL import Image
 from garnetfern.core.colour.notation import Rgba, mixed, parse_colour
 from garnetfern.core.document import Visits, read_site
 from garnetfern.core.reading import KINDS, situations
+from garnetfern.core.reading.flat import flat_ratio
 from garnetfern.core.reading.visits import VisitsError, read_visits, share_of
 from garnetfern.core.reading.widths import FIRST, LAST, Point, WidthRun, changes
 from garnetfern.core.resolve.layout import lay_out_page
+from garnetfern.core.resolve.lengths import Viewport
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.every_situation import shipped_visits
 from garnetfern.service.site_file import SiteFile
@@ -197,3 +199,42 @@ def test_layout_does_not_depend_on_what_was_laid_out_before(demo):
     for s in situations(demo.site, page, None):
         one = lay_out_page(demo.site, s.page(page), s.viewport, FONTS)[1]
         assert lay_out_page(demo.site, s.page(page), s.viewport, FONTS)[1] == one
+
+
+@pytest.mark.parametrize("width", [333, 700, 1441])
+def test_a_ratio_alone_is_that_of_the_reading(demo, width):
+    reader = reader_of(demo)
+    seen = set()
+    for page in demo.site.pages:
+        for situation in situations(demo.site, page, {"rest"}):
+            met = situation.at(Viewport(width, 900))
+            record = reader.resolve(demo.site, page, met)
+            for block in (b for b in record.blocks() if b.words and b.lines):
+                read = reader.read(record, block, "", demo.site.requirement, met.sheets)
+                assert reader.ratio(record, block, met.sheets) == pytest.approx(read.ratio, abs=2e-3)
+                seen.add(flat_ratio(record, block, [(a, a.sheets) for a in record.areas], reader.pictures) is None)
+    assert True in seen
+
+
+@pytest.mark.parametrize(
+    ("change", "flat"),
+    [
+        ({}, True),
+        ({"shadow": {}}, False),
+        ({"outline": {}}, False),
+        ({"line": 0.7}, False),
+    ],
+)
+def test_only_plain_grounds_are_taken_as_plain(change, flat):
+    lettering = {"size": "40px", "colour": "#ffffffd0", **change}
+    file = one_banner(colour_layer("#405030", 0.6), blocks=[{**HEADING, "lettering": lettering}])
+    page = file.site.pages[0]
+    reader = reader_of(file)
+    situation = situations(file.site, page)[0]
+    record = reader.resolve(file.site, page, situation)
+    block = next(record.blocks())
+    there = [(a, a.sheets) for a in record.areas if a.touches(block.box)]
+    found = flat_ratio(record, block, there, reader.pictures)
+    assert (found is not None) is flat
+    read = reader.read(record, block, "", file.site.requirement, situation.sheets)
+    assert reader.ratio(record, block, situation.sheets) == pytest.approx(read.ratio, abs=2e-3)

@@ -63,3 +63,43 @@ def test_the_page_is_mended_and_left_and_mended(bench: Page):
     expect(strip.get_by_text(re.compile("^Every letter can be read"))).to_be_visible()
     bench.get_by_role("navigation", name="Views").get_by_role("button", name="Situations").click()
     expect(bench.get_by_text("Every word can be read in every situation.")).to_be_visible()
+
+
+def test_pointing_at_a_marked_letter_tells_its_ground(bench: Page):
+    page = frame(bench, "phone")
+    spot = page.locator("#gf-marks path").first.evaluate("e => { const b = e.getBBox(); return [b.x, b.y]; }")
+    box = bench.locator("iframe[title$='on phone']").bounding_box()
+    scale = box["width"] / 390
+    x, y = box["x"] + (spot[0] + 5) * scale, box["y"] + (spot[1] - 8) * scale
+    bench.mouse.move(x, y)
+    tip = bench.get_by_text(re.compile(r"on #[0-9a-f]{6}: 2\.\d of 3"))
+    expect(tip).to_be_visible()
+    bench.get_by_role("checkbox", name="marks").uncheck()
+    expect(page.locator("#gf-marks path")).to_have_count(0)
+    bench.mouse.move(x + 1, y)
+    expect(tip).to_have_count(0)
+
+
+def test_in_place_at_any_width_and_slowly_loading(bench: Page):
+    bench.keyboard.press("v")
+    alone = bench.frame_locator("iframe[title$='in place']")
+    expect(alone.locator(".gf-dawn")).to_be_visible()
+    bench.get_by_role("spinbutton", name="Width").fill("600")
+    bench.get_by_role("spinbutton", name="Width").press("Enter")
+    expect(bench.locator("iframe[title$='in place']")).to_have_css("width", "600px")
+    bench.get_by_role("button", name="Load slowly").click()
+    expect(alone.locator(".gf-dawn")).to_have_count(0)
+    expect(alone.locator("h1")).to_be_visible()
+    expect(alone.locator(".gf-dawn")).to_be_visible()
+    bench.get_by_role("button", name="Back to the bench (V)").click()
+    expect(bench.locator("iframe[title$='in place']")).to_have_count(0)
+
+
+def test_lettering_in_a_picture_is_asked_for_and_named(bench: Page):
+    bench.get_by_role("button", name="Glasshouse at dawn", exact=True).first.click()
+    bench.get_by_role("checkbox", name="bears lettering").check()
+    bench.get_by_role("textbox", name="It says").fill("Fern fair in May")
+    bench.get_by_role("textbox", name="It says").press("Enter")
+    expect(frame(bench, "desktop").locator("p.gf-heard")).to_have_text("Fern fair in May")
+    bench.get_by_role("navigation", name="Views").get_by_role("button", name="Situations").click()
+    expect(bench.get_by_text(re.compile("bears lettering \\('Fern fair in May'\\)"))).to_be_visible()

@@ -3,8 +3,7 @@
 import threading
 from collections import OrderedDict
 from collections.abc import Callable, Hashable
-from functools import lru_cache
-from typing import Protocol
+from typing import Any, Protocol, TypeVar, cast
 
 import cv2
 import numpy as np
@@ -82,32 +81,33 @@ class PictureSource(Protocol):
         ...
 
 
+Kept = TypeVar("Kept", bound=NDArray[Any])
+
+
 class Sampler:
     """Samples pictures for painting, and keeps what it sampled for small regions: an overlay's change asks again."""
 
-    KEPT = 96
-    BYTES = 256 * 1024 * 1024
-    """How much is kept of what was made of gradients, patterns and filtered pictures."""
+    BYTES = 320 * 1024 * 1024
+    """How much is kept of what was sampled of pictures, and made of gradients, patterns and filtered pictures."""
     SMALL = 700_000
 
     def __init__(self, source: PictureSource) -> None:
         self._source = source
-        self._made: OrderedDict[Hashable, Pixels] = OrderedDict()
+        self._made: OrderedDict[Hashable, NDArray[Any]] = OrderedDict()
         self._bytes = 0
         self._lock = threading.Lock()
-        self._kept = lru_cache(maxsize=self.KEPT)(self._sample)
 
     def _sample(self, rendition: Rendition, drawn: Pair, start: Pair, part: Region, period: Periods) -> Picture:
         return sample(self._source.pixels(rendition), drawn, start, part, period)
 
-    def kept(self, key: Hashable, make: Callable[[], Pixels], size: int) -> Pixels:
+    def kept(self, key: Hashable, make: Callable[[], Kept], size: int) -> Kept:
         """What was made for a key; made where it is not at hand. Only what is small (in px) is kept."""
         if size > self.SMALL:
             return make()
         with self._lock:
             if key in self._made:
                 self._made.move_to_end(key)
-                return self._made[key]
+                return cast(Kept, self._made[key])
         found = make()
         with self._lock:
             if key not in self._made:
@@ -120,5 +120,5 @@ class Sampler:
     def sampled(self, sheet: ImageSheet, part: Region) -> Picture:
         """The pixels of an image sheet in a part of the page."""
         tile = sheet.tile
-        how = self._kept if part[2] * part[3] <= self.SMALL else self._sample
-        return how(sheet.rendition, (tile.width, tile.height), (tile.x, tile.y), part, sheet.period)
+        how = (sheet.rendition, (tile.width, tile.height), (tile.x, tile.y), part, sheet.period)
+        return self.kept(("sampled", *how), lambda: self._sample(*how), part[2] * part[3])

@@ -130,6 +130,26 @@ def _word_at(text: str, index: int) -> str:
     return text[start : min(ends, default=len(text))]
 
 
+def fill_of(block: BlockRecord) -> Rgba:
+    """The colour that letters are judged by: hollow ones by their outline."""
+    stroke = block.stroke
+    return stroke.colour if stroke is not None and stroke.hollow else block.fill
+
+
+def _place_of(letter: PlacedLetter, region: Region) -> tuple[slice, slice]:
+    height, width = letter.ring.shape
+    y, x = letter.top - region[1], letter.left - region[0]
+    return np.s_[y : y + height, x : x + width]
+
+
+def worst_ratio(block: BlockRecord, letters: list[PlacedLetter], ground: Bytes, region: Region) -> float | None:
+    """The ratio of the worst letter alone; None where there is no letter."""
+    if not letters:
+        return None
+    ratios = ratio_map(ground, level_luminance(ground), fill_of(block), block.size)
+    return min(percentile_reached(ratios[_place_of(letter, region)][letter.ring]) for letter in letters)
+
+
 def judge(
     block: BlockRecord,
     letters: list[PlacedLetter],
@@ -144,18 +164,14 @@ def judge(
     if not letters:
         return Reading(block.id, situation, None, required, 1.0, 0.0, None, (), block.doubts)
     light = level_luminance(ground)
-    stroke = block.stroke
-    fill = stroke.colour if stroke is not None and stroke.hollow else block.fill
-    ratios = ratio_map(ground, light, fill, block.size)
+    ratios = ratio_map(ground, light, fill_of(block), block.size)
     everywhere = np.zeros(ratios.shape, dtype=bool)
     judged: list[Letter] = []
     for letter in letters:
         height, width = letter.ring.shape
-        y, x = letter.top - region[1], letter.left - region[0]
-        place = np.s_[y : y + height, x : x + width]
-        ring = letter.ring
-        everywhere[place] |= ring
-        ratio = percentile_reached(ratios[place][ring])
+        place = _place_of(letter, region)
+        everywhere[place] |= letter.ring
+        ratio = percentile_reached(ratios[place][letter.ring])
         character = block.wording[letter.index]
         box = Box(letter.left, letter.top, width, height)
         colour = ""

@@ -7,6 +7,7 @@ from collections.abc import Callable, Collection, Hashable, Iterable, Iterator
 from functools import lru_cache
 
 from ..colour.contrast import Requirement
+from ..colour.spaces import Bytes
 from ..document import Page, Site
 from ..draw.glyphs import Glyphs, Mask
 from ..draw.paint import blank, paint_area
@@ -16,7 +17,8 @@ from ..resolve.fonts import FontBook
 from ..resolve.layout import lay_out_page
 from ..resolve.page import resolve_page
 from ..resolve.records import AreaRecord, BlockRecord, Box, ImageSheet, PageRecord, Sheet
-from .letters import PlacedLetter, Reading, grown, judge, ring_radius
+from .flat import flat_ratio
+from .letters import PlacedLetter, Reading, grown, judge, ring_radius, worst_ratio
 from .situation import Situation
 from .situations import AT_HAND, situations
 
@@ -26,6 +28,14 @@ def _in_sight(letter: PlacedLetter, sight: Box) -> bool:
     height, width = letter.ring.shape
     middle = letter.left + width / 2, letter.top + height / 2
     return bool(sight.x <= middle[0] <= sight.right and sight.y <= middle[1] <= sight.bottom)
+
+
+There = tuple[tuple[AreaRecord, tuple[Sheet, ...]], ...]
+"""Areas and those of their sheets that are there, in the order of painting."""
+
+
+def _around(page: PageRecord, box: Box, keep: Callable[[AreaRecord], tuple[Sheet, ...]]) -> There:
+    return tuple((a, keep(a)) for a in page.areas if (a.sheets or a.plate) and a.touches(box))
 
 
 class Reader:
@@ -39,6 +49,7 @@ class Reader:
         self.pictures = Sampler(source)
         self._lock = threading.Lock()
         self._readings: OrderedDict[Hashable, Reading] = OrderedDict()
+        self._ratios: dict[Hashable, float | None] = {}
         self._grown: Callable[[Mask, float], tuple[int, int, object]] = lru_cache(maxsize=8192)(grown)
         self._placed = lru_cache(maxsize=512)(self._place)
 
@@ -77,7 +88,7 @@ class Reader:
         `enlarged`: the letters are that many times as large as they are set; what is required goes by how they are set.
         """
         placed, region = self._placed(block)
-        there = tuple((a, keep(a)) for a in page.areas if (a.sheets or a.plate) and a.touches(Box(*region)))
+        there = _around(page, Box(*region), keep)
         moves = any(a.moves and any(isinstance(s, ImageSheet) for s in sheets) for a, sheets in there)
         sight = page.sight if moves else None
         if sight is not None:
@@ -91,16 +102,43 @@ class Reader:
                 if key in self._readings:
                     self._readings.move_to_end(key)
             return known
-        canvas = blank(page, region)
-        for area, sheets in there:
-            paint_area(canvas, area, sheets, region, self.pictures)
-        paint_around(canvas, block, region, self.glyphs)
+        canvas = self._ground(page, block, there, region)
         reading = judge(block, placed, canvas, region, situation, level, enlarged)
         with self._lock:
             self._readings[key] = reading
             while len(self._readings) > self.KEPT:
                 self._readings.popitem(last=False)
         return reading
+
+    def _ground(self, page: PageRecord, block: BlockRecord, there: There, region: Region) -> Bytes:
+        canvas = blank(page, region)
+        for area, sheets in there:
+            paint_area(canvas, area, sheets, region, self.pictures)
+        paint_around(canvas, block, region, self.glyphs)
+        return canvas
+
+    def ratio(
+        self, page: PageRecord, block: BlockRecord, keep: Callable[[AreaRecord], tuple[Sheet, ...]]
+    ) -> float | None:
+        """The ratio of a block's worst letter alone: all that a run over many widths needs. As `read` gives it."""
+        near = _around(page, block.box.grown(block.size), keep)
+        flat = flat_ratio(page, block, near, self.pictures)
+        if flat is not None:
+            return flat
+        if any(a.moves for a, _ in near):
+            return self.read(page, block, "", Requirement.AA, keep).ratio
+        placed, region = self._placed(block)
+        if not placed:
+            return None
+        there = _around(page, Box(*region), keep)
+        key = ("ratio", block, there, page.base)
+        known = self._ratios.get(key)
+        if known is None:
+            known = worst_ratio(block, placed, self._ground(page, block, there, region), region)
+            self._ratios[key] = known
+            if len(self._ratios) > self.KEPT:
+                self._ratios.clear()
+        return known
 
     def resolve(self, site: Site, page: Page, situation: Situation) -> PageRecord:
         """The page as it is laid out in a situation."""

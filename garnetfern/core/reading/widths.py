@@ -9,6 +9,7 @@ from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 from itertools import pairwise
 
+from ..colour.contrast import required_ratio
 from ..document import Page, Site, screen_for
 from ..resolve.layout import STACK_BELOW
 from ..resolve.lengths import Viewport
@@ -75,12 +76,10 @@ class WidthRun:
             record = self.reader.resolve(self.site, self.page, situation)
             found = []
             for block in record.blocks():
-                if block.words and block.lines:
-                    reading = self.reader.read(
-                        record, block, "width", self.site.requirement, situation.sheets, situation.enlarged
-                    )
-                    if reading.ratio is not None and reading.vouched:
-                        found.append((block.id, reading.ratio, reading.required))
+                if block.words and block.lines and not block.doubts:
+                    ratio = self.reader.ratio(record, block, situation.sheets)
+                    if ratio is not None:
+                        found.append((block.id, ratio, required_ratio(block.size, block.weight, self.site.requirement)))
             self.points[width] = Point(width, tuple(found), _breaks(record))
         return self.points[width]
 

@@ -1,0 +1,42 @@
+"""Words on one plain colour: their ratio is known without painting their letters' ground."""
+
+from collections.abc import Sequence
+
+from ..colour.spaces import level_luminance
+from ..draw.paint import blank, paint_area
+from ..draw.sample import Sampler
+from ..resolve.records import AreaRecord, BlockRecord, Box, ColourSheet, PageRecord, Sheet
+from .letters import ratio_map
+
+MARGIN = 0.3
+"""How far around a block's box its letters' rings and patches reach, em; lines are as high as letters at least."""
+
+
+def _holds(outer: Box, inner: Box) -> bool:
+    return outer.x <= inner.x and outer.y <= inner.y and outer.right >= inner.right and outer.bottom >= inner.bottom
+
+
+def flat_ratio(
+    page: PageRecord,
+    block: BlockRecord,
+    there: Sequence[tuple[AreaRecord, Sequence[Sheet]]],
+    pictures: Sampler,
+) -> float | None:
+    """The ratio of letters that stand on nothing but whole sheets of colour; None where that is not so.
+
+    `there`: the areas around the block and their sheets, in the order of painting.
+    """
+    if block.shadow is not None or block.stroke is not None or not block.wording.strip():
+        return None
+    if any(line.height < block.size for line in block.lines):
+        return None
+    room = block.box.grown(MARGIN * block.size + 2)
+    for area, sheets in there:
+        colours = all(isinstance(s, ColourSheet) and _holds(s.box, room) for s in sheets)
+        if area.plate is not None or not colours:
+            return None
+    spot = (int(block.box.x + block.box.width / 2), int(block.box.y + block.box.height / 2), 1, 1)
+    canvas = blank(page, spot)
+    for area, sheets in there:
+        paint_area(canvas, area, sheets, spot, pictures)
+    return float(ratio_map(canvas, level_luminance(canvas), block.fill, block.size)[0, 0])
