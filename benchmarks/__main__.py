@@ -3,7 +3,7 @@
 from datetime import UTC, datetime
 from pathlib import Path
 
-from . import checks, edits, pictures
+from . import checks, edits, pictures, remedies
 
 TARGET = Path(__file__).resolve().parent.parent / "docs" / "speed.md"
 
@@ -22,6 +22,8 @@ def main() -> None:
         *edits.measure(),
         "",
         *checks.measure(),
+        "",
+        *remedies.measure(),
         "",
         *pictures.measure(),
         "",

@@ -6,6 +6,7 @@ verdicts of two ends differ, the width at which they change is found to the px.
 """
 
 from collections.abc import Callable, Iterator
+from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass
 from itertools import pairwise
 
@@ -25,6 +26,8 @@ NEAR = 0.12
 """A reading nearer to what is required than this share is looked at more closely."""
 STEADY = 0.06
 """Readings that differ by less than this share are taken to run straight between."""
+AT_ONCE = 2
+"""So many widths are looked at at a time: much of painting leaves the interpreter free."""
 COARSE = 12
 """Where only letters or lines moved, stretches are halved down to so many px."""
 
@@ -109,14 +112,18 @@ class WidthRun:
     def run(self, progress: Callable[[float], None] = lambda _: None) -> list[Point]:
         """All points that were looked at, from narrow to wide."""
         marks = self._marks()
-        for n, (low, high) in enumerate(pairwise(marks)):
-            progress(n / len(marks))
-            waiting = [(low, high)]
+        with ThreadPoolExecutor(AT_ONCE, "garnetfern-widths") as pool:
+            for n in range(0, len(marks), AT_ONCE):
+                progress(n / len(marks) / 3)
+                list(pool.map(self.at, marks[n : n + AT_ONCE]))
+            waiting = list(pairwise(marks))
+            rounds = 0
             while waiting:
-                first, last = waiting.pop()
-                if not self._alike(self.at(first), self.at(last)):
-                    middle = (first + last) // 2
-                    waiting += [(first, middle), (middle, last)]
+                rounds += 1
+                progress(1 - 2 / 3 / rounds)
+                unlike = [(a, b, (a + b) // 2) for a, b in waiting if not self._alike(self.points[a], self.points[b])]
+                list(pool.map(self.at, (middle for _, _, middle in unlike)))
+                waiting = [pair for a, b, middle in unlike for pair in ((a, middle), (middle, b))]
         return [self.points[w] for w in sorted(self.points)]
 
 

@@ -213,7 +213,7 @@ _UNPAINTED: Any = {
 }
 """What of a page does not move its boxes: changes of it are what people make most, while they look."""
 
-_KEPT = 192
+_KEPT = 320
 _laid: OrderedDict[Hashable, tuple[BandRecord, ...]] = OrderedDict()
 _lock = threading.Lock()
 

@@ -1,0 +1,99 @@
+"""The run over widths and the ways out, on the sample home page, beside what a scripted browser takes for a width."""
+
+import time
+from collections.abc import Callable
+
+from playwright.sync_api import Browser
+
+from garnetfern.core.css import bundle_files
+from garnetfern.core.document import Asset, Site
+from garnetfern.core.picture.decode import load
+from garnetfern.core.picture.look import look_of
+from garnetfern.core.reading import Reader, situations
+from garnetfern.core.reading.widths import FIRST, LAST, WidthRun
+from garnetfern.core.remedy.mend import mend, short_blocks
+from garnetfern.core.remedy.remedies import Remedies
+from garnetfern.demo import demo_site_file
+from garnetfern.fonts import font_bytes, shipped_fonts
+from garnetfern.service.memory import MemoryPictures
+from tests.referee.browser import Opened, chromium
+
+from .checks import _changed, timed, tuned
+
+
+def _one_width(browser: Browser, reader: Reader, pictures: MemoryPictures, site: Site) -> float:
+    """Seconds the tuned script takes for one more width."""
+    page = site.pages[0]
+    rest = next(s for s in situations(site, page) if s.kind == "rest")
+    found = [(rest, [b for b in reader.resolve(site, page, rest).blocks() if b.words])]
+    opened = Opened(browser, bundle_files(site, reader.fonts, pictures.file, font_bytes))
+    tuned(opened, found)
+    result = timed(lambda: tuned(opened, found), 3)
+    opened.close()
+    return result
+
+
+def _ways(fresh: Callable[[], Reader], site: Site, colours: Callable[[Asset], tuple[str, ...]]) -> list[str]:
+    page = site.pages[0]
+    first, last, kinds = [], [], 0
+    for _ in range(5):
+        reader = fresh()
+        block = short_blocks(reader, site, page)[0]
+        start = time.perf_counter()
+        times = [time.perf_counter() - start for _ in Remedies(reader, site, page, block, colours)]
+        first.append(times[0])
+        last.append(time.perf_counter() - start)
+        kinds = len(times)
+    reader = fresh()
+    whole = timed(lambda: mend(reader, site, page, colours))
+    middle = sorted(first)[2], sorted(last)[2]
+    return [
+        f"| ways out for the worst words, the first of {kinds}, median of 5 | {1000 * middle[0]:.0f} ms | 1000 ms |",
+        f"| all of them | {1000 * middle[1]:.0f} ms | 4000 ms |",
+        f"| the whole page mended | {1000 * whole:.0f} ms | |",
+    ]
+
+
+def measure() -> list[str]:
+    """The lines of the report."""
+    file = demo_site_file()
+    site, page = file.site, file.site.pages[0]
+    pictures = MemoryPictures(file.pictures)
+    fonts = shipped_fonts()
+    looks = {hash_: tuple(s.colour for s in look_of(load(data)).colours) for hash_, data in file.pictures.items()}
+
+    def fresh() -> Reader:
+        reader = Reader(fonts, pictures)
+        reader.read_page(site, page)
+        return reader
+
+    WidthRun(Reader(fonts, pictures), site, page).run()  # pictures are encoded and decoded
+    points = 0
+
+    def cold() -> None:
+        nonlocal points
+        points = len(WidthRun(Reader(fonts, pictures), site, page).run())
+
+    cold_time = timed(cold, 3)
+    reader = Reader(fonts, pictures)
+    WidthRun(reader, site, page).run()
+    opacities = iter(n / 100 for n in range(21, 40))
+
+    def overlay() -> None:
+        changed = _changed(site, next(opacities))
+        WidthRun(reader, changed, changed.pages[0]).run()
+
+    after = timed(overlay, 5)
+    with chromium() as browser:
+        one = _one_width(browser, reader, pictures, site)
+    share = one * (LAST - FIRST + 1) / cold_time
+    return [
+        f"The run over widths looks at {points} of {LAST - FIRST + 1} widths of the sample home page; a tuned script",
+        f"in the browser takes {1000 * one:.0f} ms for one width, {share:.0f} times as long as this for all of them.",
+        "",
+        "| widths and ways out | time | wanted |",
+        "|---|---|---|",
+        f"| every width, nothing cached but decoded pictures | {1000 * cold_time:.0f} ms | 2000 ms |",
+        f"| every width, after an overlay change | {1000 * after:.0f} ms | 300 ms |",
+        *_ways(fresh, site, lambda asset: looks[asset.hash]),
+    ]
