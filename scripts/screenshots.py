@@ -23,12 +23,6 @@ def _card(name: str) -> Callable[[Page], None]:
     return lambda page: page.get_by_role("button", name=name, exact=True).first.click()
 
 
-def _readable(page: Page) -> None:
-    page.get_by_role("button", name="Dusk", exact=True).click()
-    page.get_by_role("button", name="Make it").click()
-    page.get_by_text("Every word can be read on every screen.").wait_for()
-
-
 def _view(name: str) -> Callable[[Page], None]:
     return lambda page: page.get_by_role("navigation", name="Views").get_by_role("button", name=name).click()
 
@@ -65,9 +59,18 @@ def _area(page: Page) -> None:
     _card("Base")(page)
 
 
-def _home_readable(page: Page) -> None:
+def _ways_out(page: Page) -> None:
     page.get_by_label("Page", exact=True).select_option("home")
-    _readable(page)
+    page.get_by_text("falls short on the phone").wait_for()
+    page.keyboard.press("r")
+    page.get_by_role("article").first.wait_for()
+    page.get_by_role("button", name="Stop").wait_for(state="detached")
+
+
+def _taken(page: Page) -> None:
+    page.get_by_role("article").first.get_by_role("button", name="Do this").click()
+    page.get_by_text("Every word can be read on every screen.").wait_for()
+    _card("Take away")(page)
 
 
 def _gradient(page: Page) -> None:
@@ -126,8 +129,8 @@ SHOTS: dict[str, Callable[[Page], None]] = {
     "loan": _tab("Picture loan"),
     "slots": _slots,
     "bench-tiles": _tiles,
-    "bench-readable": _home_readable,
-    "take-away": _card("Take away"),
+    "ways-out": _ways_out,
+    "take-away": _taken,
     "in-place": lambda page: page.keyboard.press("v"),
 }
 """In this order, on one site: each goes on from the one before."""
