@@ -38,7 +38,9 @@
   }
 </script>
 
-<header class="flex h-11 shrink-0 items-center gap-5 border-b border-base-300 px-6">
+<header
+  class="flex h-11 shrink-0 items-center gap-5 whitespace-nowrap max-[1120px]:gap-2 border-b border-base-300 px-6"
+>
   <h1 class="display-face text-[19px] text-primary">Garnetfern</h1>
   <nav class="flex h-full" aria-label="Views">
     {#each VIEWS as { id, name } (id)}
@@ -77,7 +79,7 @@
       onpointerup={() => bench.release()}
       onpointerleave={() => bench.release()}>Before</button
     >
-    <span class="muted px-2" role="status">{kept ? `Kept ${kept}` : ''}</span>
+    <span class="muted px-2 max-[1120px]:hidden" role="status">{kept ? `Kept ${kept}` : ''}</span>
     <ScreensMenu {bench} />
     <button type="button" class="quiet" onclick={turn}>{theme === DUSK ? 'Light' : 'Dark'}</button>
     <button type="button" class="quiet" aria-expanded={help} title="Keys (?)" onclick={toggleHelp}
@@ -98,6 +100,11 @@
     border-bottom: 2px solid transparent;
     border-top: 2px solid transparent;
     cursor: pointer;
+  }
+  @media (max-width: 1120px) {
+    .view {
+      padding: 0 7px;
+    }
   }
   .view[aria-current] {
     border-bottom-color: var(--color-primary);
