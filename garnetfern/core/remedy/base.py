@@ -43,7 +43,8 @@ def said(colour: str) -> str:
 
 
 def begin(plight: Plight) -> None:
-    """Let remedies begin with a base on which the words can be read, where the present one fails them."""
+    """Let remedies begin with a base on which the words can be read, where the present one fails them and other words
+    do not need it."""
     found = mended_base(plight, plight.page, plight.fill) if plight.pictures else None
-    if found is not None:
+    if found is not None and plight.spares(plight.trial(found[0])):
         plight.start, plight.note = found[0], said(found[1])

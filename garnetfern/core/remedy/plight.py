@@ -41,10 +41,10 @@ class Trial:
         words = next((b for b in self.record(situation).blocks() if b.id == self.plight.block.id), None)
         return self._read(situation, words) if words is not None and words.lines else None
 
-    def meets(self, situation: Situation) -> bool:
-        """Whether the words can be read in a situation."""
+    def meets(self, situation: Situation, spare: float = 1.0) -> bool:
+        """Whether the words reach what is required in a situation, `spare` times."""
         reading = self.reading(situation)
-        return reading is None or reading.meets
+        return reading is None or quotient(reading) >= spare
 
     def suffices(self) -> bool:
         """Whether the words can be read in every situation; those that were worst are looked at first."""
@@ -92,6 +92,12 @@ class Plight:
     def short_now(self) -> frozenset[tuple[str, str]]:
         """What falls short as things are: block and situation."""
         return frozenset((r.block, r.situation) for r in self.present.readings() if not r.meets)
+
+    def spares(self, trial: Trial) -> bool:
+        """Whether no words of the page fall short with a change that did not before."""
+        return all(
+            r.meets or r.block == self.block.id or (r.block, r.situation) in self.short_now for r in trial.readings()
+        )
 
     @cached_property
     def areas(self) -> tuple[Area, ...]:

@@ -75,7 +75,7 @@ class Remedies:
         found: list[Remedy | Proposal] = []
         for proposal in KINDS[kind].found(self.plight):
             trial = self.plight.trial(proposal.page)
-            if proposal.sure and trial.suffices() and self._spares(trial):
+            if proposal.sure and trial.suffices() and self.plight.spares(trial):
                 found += filter(None, [self.weighed(proposal, trial, True)])
             else:
                 found.append(proposal)
@@ -87,11 +87,6 @@ class Remedies:
         if worst is None:
             return None
         return Remedy(proposal.kind, proposal.page, proposal.sentence, worst[0], worst[1], self.kept(trial), meets)
-
-    def _spares(self, trial: Trial) -> bool:
-        """Whether no other words fall short that did not before."""
-        before = self.plight.short_now
-        return all(r.meets or (r.block, r.situation) in before for r in trial.readings())
 
     def _picture(self, trial: Trial, situation: Situation) -> tuple[Bytes, Region] | None:
         """The pictured area on a screen with all that lies in it but the letters' own colour."""

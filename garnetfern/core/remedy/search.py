@@ -8,6 +8,8 @@ from ..reading import Situation
 from .plight import Plight, Trial, quotient
 
 FINE = 0.002
+APPROXIMATE = 1.025
+"""To spare where browsers blur and blend by approximation: what they paint differs by so much at the most."""
 STEPS = 8
 Make = Callable[[float], Page]
 
@@ -49,11 +51,15 @@ def least(
     high: float = 1.0,
     step: float = 0.001,
     among: Sequence[Situation] | None = None,
+    spare: float = 1.0,
 ) -> float | None:
     """The least value from `low` to `high` at which the words can be read, to within 0.003 of the way; None where none
-    suffices. What is given was tried in every situation, or in every one of `among`.
+    suffices. What is given was tried in every situation, or in every one of `among`. Where the words fall short as
+    things are, `spare` times what is required is asked for.
     """
     order = plight.order if among is None else among
+    start = plight.trial(plight.start)
+    needs = {s.id: 1.0 if start.meets(s) else spare for s in order}
     trials: dict[float, Trial] = {}
 
     def trial(value: float) -> Trial:
@@ -64,12 +70,12 @@ def least(
     best = low
     for situation in order:
 
-        def meets(value: float, situation: Situation = situation) -> bool:
-            return trial(value).meets(situation)
-
         def far(value: float, situation: Situation = situation) -> float:
             reading = trial(value).reading(situation)
-            return 21.0 if reading is None else min(21.0, quotient(reading))
+            return 21.0 if reading is None else min(21.0, quotient(reading) / needs[situation.id])
+
+        def meets(value: float, far: Callable[[float], float] = far) -> bool:
+            return far(value) >= 1
 
         if meets(best):
             continue
@@ -79,6 +85,6 @@ def least(
             return None
         best = narrowed(far, best, found, FINE * (high - low))
     for candidate in dict.fromkeys((min(high, rounded_up(best, step)), best, high)):
-        if all(trial(candidate).meets(situation) for situation in order):
+        if all(trial(candidate).meets(situation, needs[situation.id]) for situation in order):
             return candidate
     return None

@@ -5,7 +5,7 @@ from collections.abc import Iterator
 from ...document import ImageLayer, Page
 from ..plight import Plight
 from ..proposal import Proposal
-from ..search import least
+from ..search import APPROXIMATE, least
 
 ORDER = 10
 TITLE = "Blur"
@@ -30,6 +30,6 @@ def found(plight: Plight) -> Iterator[Proposal]:
         if not plight.trial(make(MOST)).meets(plight.order[0]):
             yield Proposal("blur", make(MOST), f"{layer.name} is blurred by {MOST:g} px.{plight.note}", sure=False)
             continue
-        blur = least(plight, make, layer.filter.blur, MOST, step=0.5)
+        blur = least(plight, make, layer.filter.blur, MOST, step=0.5, spare=APPROXIMATE)
         shown = MOST if blur is None else blur
         yield Proposal("blur", make(shown), f"{layer.name} is blurred by {shown:g} px.{plight.note}", blur is not None)

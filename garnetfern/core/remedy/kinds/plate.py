@@ -6,7 +6,7 @@ from ...colour.notation import parse_colour
 from ...document import Backdrop, Padding, Page, Plate
 from ..plight import Plight
 from ..proposal import Proposal, percent
-from ..search import least
+from ..search import APPROXIMATE, least
 from .overlay import tones
 
 ORDER = 5
@@ -34,7 +34,7 @@ def found(plight: Plight) -> Iterator[Proposal]:
         return plight.with_block(plight.start, plate=plate)
 
     low = parse_colour(present.backdrop.base or "#00000000").alpha if present is not None else 0.0
-    alpha = least(plight, make, low, step=1 / 255) if low < 1 else None
+    alpha = least(plight, make, low, step=1 / 255, spare=APPROXIMATE) if low < 1 else None
     if alpha is None and low >= 1:
         return
     shown = 1.0 if alpha is None else alpha

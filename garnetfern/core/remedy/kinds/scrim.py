@@ -4,21 +4,22 @@ It goes with the words on every screen, and does not move them.
 """
 
 from collections.abc import Iterator
+from itertools import product
 
 from ...colour.notation import parse_colour
 from ...document import Backdrop, Padding, Page, Plate, Shadow
 from ..plight import Plight
 from ..proposal import Proposal, percent
-from ..search import least
+from ..search import APPROXIMATE, least
 from .overlay import tones
 
 ORDER = 4
 TITLE = "A shade behind the words"
-SOFT = 0.6
-"""How far it fades, em."""
+SOFT = (0.6, 0.25)
+"""How far it fades, em: less where other words stand near."""
 
 
-def scrim(colour: str, alpha: float, soft: float = SOFT) -> Plate:
+def scrim(colour: str, alpha: float, soft: float) -> Plate:
     """A shade of a colour, as strong as `alpha` behind the words."""
     shade = parse_colour(colour[:7]).faded(alpha).hex
     length = f"{soft:g}em"
@@ -31,17 +32,19 @@ def scrim(colour: str, alpha: float, soft: float = SOFT) -> Plate:
 
 
 def found(plight: Plight) -> Iterator[Proposal]:
-    """The least strength of the first colour that suffices, where the words have no plate."""
+    """The least strength of the first colour and softness that suffice, where the words have no plate."""
     if plight.block.plate is not None:
         return
-    for colour, said in tones(plight).items():
+    for (colour, said), soft in product(tones(plight).items(), SOFT):
 
-        def make(alpha: float, colour: str = colour) -> Page:
-            return plight.with_block(plight.start, plate=scrim(colour, alpha))
+        def make(alpha: float, colour: str = colour, soft: float = soft) -> Page:
+            return plight.with_block(plight.start, plate=scrim(colour, alpha, soft))
 
-        alpha = least(plight, make, step=1 / 255)
+        alpha = least(plight, make, step=1 / 255, spare=APPROXIMATE)
         shown = 1.0 if alpha is None else alpha
+        page = make(shown)
         sentence = f"A soft shade behind the words alone, in {said}, {colour}, at {percent(shown)}.{plight.note}"
-        yield Proposal("scrim", make(shown), sentence, alpha is not None)
-        if alpha is not None:
+        suits = alpha is not None and plight.spares(plight.trial(page))
+        yield Proposal("scrim", page, sentence, suits)
+        if suits:
             return

@@ -6,7 +6,7 @@ from ...colour.notation import parse_colour
 from ...document import Page, TextShadow
 from ..plight import Plight
 from ..proposal import Proposal, percent
-from ..search import least
+from ..search import APPROXIMATE, least
 
 ORDER = 9
 TITLE = "Shadow of the letters"
@@ -28,7 +28,7 @@ def found(plight: Plight) -> Iterator[Proposal]:
         def make(alpha: float, blur: str = blur) -> Page:
             return page(blur, alpha)
 
-        alpha = least(plight, make, step=1 / 255)
+        alpha = least(plight, make, step=1 / 255, spare=APPROXIMATE)
         if alpha is not None:
             sentence = f"A {said} shadow round the letters, {blur} soft, at {percent(alpha)}.{plight.note}"
             yield Proposal("shadow", make(alpha), sentence)
