@@ -63,7 +63,8 @@ screenshots: setup ## docs/screenshots, from the sample site
 bench: setup ## speed of the bench and of the check, beside a scripted browser
 	$(BIN)/python -m benchmarks
 
-fidelity: setup ## docs/fidelity.md, measured in Chromium
+fidelity: setup ## docs/fidelity*.md, measured in Chromium
 	$(BIN)/python scripts/fidelity.py
+	$(BIN)/python scripts/fidelity_met.py
 
 .PHONY: help setup demo test lint types screenshots bench fidelity

@@ -11,17 +11,26 @@ FLAT = ".btn { background-image: none !important; }"
 """The buttons' decorative background image hides them from the contrast rule."""
 
 
+PLACES = ("Dusk", "Glasshouse at dawn", "Words", "Base", "Ways out", "Keys")
+VIEWS = ("Take away", "Framing", "Shelf", "Situations")
+
+
 @pytest.mark.parametrize("theme", ["light", "dark"])
-@pytest.mark.parametrize(
-    "place", ["Dusk", "Glasshouse at dawn", "Words", "Base", "Take away", "Keys", "Framing", "Shelf"]
-)
-def test_axe_finds_nothing(bench: Page, theme, place):
+def test_axe_finds_nothing(bench: Page, theme):
     if theme == "dark":
         bench.get_by_role("button", name="Dark").click()
-    bench.get_by_role("button", name=place, exact=True).first.click()
     bench.add_style_tag(content=FLAT)
     bench.add_script_tag(path=AXE)
-    assert bench.evaluate(RUN) == []
+    found = {}
+    for place in (*PLACES, *VIEWS):
+        bench.get_by_role("button", name=place, exact=True).first.click()
+        if place == "Ways out":
+            expect(bench.get_by_role("article").first).to_be_visible()
+        if place == "Situations":
+            expect(bench.get_by_text("of 100 visits can read")).to_be_visible()
+        found[place] = bench.evaluate(RUN)
+        bench.keyboard.press("Escape")
+    assert {place: wrong for place, wrong in found.items() if wrong} == {}
 
 
 def test_everything_is_in_sight_at_1280_by_800(bench: Page):
