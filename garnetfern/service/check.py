@@ -5,6 +5,7 @@ from typing import Any
 
 from ..core.document import Page, Site
 from ..core.reading import AT_HAND, Letter, Reader, Reading, Situation
+from ..core.reading.parts import EDGE
 
 
 def letter_view(letter: Letter) -> dict[str, Any]:
@@ -25,6 +26,11 @@ def sentence(reading: Reading) -> str:
     """What a reading says, as a sentence."""
     if not reading.vouched:
         return "Cannot be vouched for: " + "; ".join(reading.doubts) + "."
+    if reading.ratio is not None and reading.block.endswith(EDGE):
+        verb = "stands out" if reading.meets else "falls short"
+        return (
+            f"The button's edge {verb} against what lies around it: {floored(reading.ratio)} of {reading.required:g}."
+        )
     if reading.ratio is None or reading.worst is None:
         return "There are no letters here."
     word, letter = reading.worst.word, reading.worst.character

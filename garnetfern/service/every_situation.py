@@ -2,11 +2,13 @@
 
 from functools import lru_cache
 from importlib.resources import files
+from itertools import chain
 from typing import Any
 
 from ..core.document import Backdrop, Page, Site, Visits, each_backdrop
 from ..core.errors import NotFoundError
 from ..core.reading import Reader, situations
+from ..core.reading.parts import EDGE
 from ..core.reading.visits import read_visits, share_of
 from ..core.reading.widths import Change, Point, WidthRun, changes
 from .check import floored, reading_view
@@ -43,6 +45,7 @@ def _words(page: Page) -> dict[str, str]:
     for block in page.blocks():
         said = ", ".join(i.wording for i in block.items) if block.kind == "menu" else block.wording
         found[block.id] = " ".join(said.split())[:80] or block.kind
+        found[block.id + EDGE] = f"Edge of {found[block.id]}"
     return found
 
 
@@ -50,7 +53,8 @@ def situations_view(reader: Reader, site: Site, page: Page) -> dict[str, Any]:
     """Words and situations with the worst ratio where they meet; trouble stands first both ways."""
     table = visits_of(site)
     wanted = situations(site, page, None)
-    cells = [reading_view(r, s) for s, readings in reader.reading_of(site, page, wanted) for r in readings]
+    found_in = chain(reader.reading_of(site, page, wanted), reader.edges_of(site, page, wanted))
+    cells = [reading_view(r, s) for s, readings in found_in for r in readings]
     quotient: dict[str, float] = {}
     for cell in cells:
         if cell["ratio"] is not None and cell["vouched"]:

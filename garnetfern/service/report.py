@@ -27,6 +27,8 @@ def check_site(reader: Reader, site: Site, progress: Progress) -> list[Row]:
         for m, (situation, readings) in enumerate(reader.reading_of(site, page, wanted)):
             progress(f"{page.slug}: {situation.name}", (n + m / len(wanted)) / len(site.pages))
             rows += [{"page": page.slug, **reading_view(r, situation)} for r in readings]
+        for situation, edges in reader.edges_of(site, page, wanted):
+            rows += [{"page": page.slug, **reading_view(r, situation)} for r in edges]
     return rows
 
 

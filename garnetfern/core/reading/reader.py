@@ -19,6 +19,7 @@ from ..resolve.page import resolve_page
 from ..resolve.records import AreaRecord, BlockRecord, Box, ImageSheet, PageRecord, Sheet
 from .flat import flat_ratio
 from .letters import PlacedLetter, Reading, grown, judge, ring_radius, worst_ratio
+from .parts import edge_readings
 from .situation import Situation
 from .situations import AT_HAND, situations
 
@@ -154,6 +155,14 @@ class Reader:
     ) -> list[tuple[Situation, list[Reading]]]:
         """Every block of a page in every situation of some kinds (None: of all). Readings come in the page's order."""
         return list(self.reading_of(site, page, situations(site, page, kinds)))
+
+    def edges_of(
+        self, site: Site, page: Page, wanted: Iterable[Situation]
+    ) -> Iterator[tuple[Situation, list[Reading]]]:
+        """The edges of the page's buttons in these situations."""
+        for situation in wanted:
+            record = self.resolve(site, page, situation)
+            yield situation, list(edge_readings(record, page, situation.id, situation.sheets, self.pictures))
 
     def reading_of(
         self, site: Site, page: Page, wanted: Iterable[Situation]

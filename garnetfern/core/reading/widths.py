@@ -24,6 +24,8 @@ STRIDE = 120
 """Widths are looked at so far apart at least, px."""
 NEAR = 0.12
 """A reading nearer to what is required than this share is looked at more closely."""
+AT_IT = 0.01
+"""Where a reading is nearer than this share, every width is looked at."""
 STEADY = 0.06
 """Readings that differ by less than this share are taken to run straight between."""
 AT_ONCE = 2
@@ -102,9 +104,9 @@ class WidthRun:
             return False
         if {b for b, _, _ in one.ratios} != {b for b, _, _ in other.ratios}:
             return False
-        if span <= COARSE:
-            return True
         pairs = list(zip(one.ratios, other.ratios, strict=True))
+        if span <= COARSE:
+            return all(abs(r / need - 1) >= AT_IT for pair in pairs for _, r, need in pair)
         near = any(abs(r / need - 1) < NEAR for pair in pairs for _, r, need in pair)
         steady = all(abs(a / b - 1) < STEADY for (_, a, _), (_, b, _) in pairs)
         return steady and not near and (one.breaks == other.breaks or span <= 2 * COARSE)

@@ -39,7 +39,7 @@
   });
 
   function open(situation: Situation, block: string): void {
-    bench.chooseBlock(block);
+    bench.chooseBlock(block.split('/')[0] ?? block);
     bench.forward = situation.screen;
     if (situation.kind === 'over') bench.point(true);
     else bench.meet(situation.kind === 'rest' ? null : situation);

@@ -1,0 +1,55 @@
+"""The edge of a button against what lies around it."""
+
+import pytest
+
+from garnetfern.core.reading import situations
+from garnetfern.service.check import reading_view
+from garnetfern.service.every_situation import situations_view
+from garnetfern.service.report import check_site
+from tests.sites import document, one_banner, reader_of
+
+BUTTON = {"id": "visit", "kind": "button", "wording": "Visit us", "link": "#", "lettering": {"colour": "#ffffff"}}
+
+
+def banner(plate, base):
+    return one_banner(
+        blocks=[{**BUTTON, "plate": {"padding": {"block": "10px", "inline": "20px"}, **plate}}], base=base
+    )
+
+
+@pytest.mark.parametrize(
+    ("plate", "base", "ratio"),
+    [
+        ({"backdrop": {"base": "#000000"}}, "#ffffff", 21.0),
+        ({"backdrop": {"base": "#767676"}}, "#ffffff", 4.54),
+        ({"backdrop": {"base": "#767676"}, "radius": "30px"}, "#ffffff", 4.54),
+        ({"backdrop": {"base": "#aaaaaa"}, "line": {"width": "2px", "colour": "#000000"}}, "#ffffff", 21.0),
+        ({"backdrop": {}}, "#ffffff", None),
+    ],
+)
+def test_the_line_or_the_ground_is_measured_against_what_lies_around(plate, base, ratio):
+    file = banner(plate, base)
+    page = file.site.pages[0]
+    found = list(reader_of(file).edges_of(file.site, page, situations(file.site, page)))
+    assert len(found) == 3
+    for _, edges in found:
+        assert [pytest.approx(e.ratio, abs=0.03) for e in edges] == ([] if ratio is None else [ratio])
+
+
+def test_a_faint_edge_is_said_and_fails_the_check():
+    file = banner({"backdrop": {"base": "#c8c8c8"}}, "#ffffff")
+    page = file.site.pages[0]
+    situation, edges = next(reader_of(file).edges_of(file.site, page, situations(file.site, page)))
+    view = reading_view(edges[0], situation)
+    assert view["sentence"] == "The button's edge falls short against what lies around it: 1.6 of 3."
+    assert not view["meets"]
+    shown = situations_view(reader_of(file), file.site, page)
+    assert {"id": "visit/edge", "words": "Edge of Visit us", "trouble": True} in shown["blocks"]
+    rows = check_site(reader_of(file), file.site, lambda _, __: None)
+    assert sum(row["block"] == "visit/edge" and not row["meets"] for row in rows) >= 3
+
+
+def test_words_and_plates_that_are_no_button_have_no_edge():
+    file = one_banner(blocks=document()["pages"][0]["bands"][0]["columns"][0]["blocks"])
+    page = file.site.pages[0]
+    assert all(edges == [] for _, edges in reader_of(file).edges_of(file.site, page, situations(file.site, page)))
