@@ -83,10 +83,8 @@ class ColourSheet(Sheet):
 
 @dataclass(frozen=True)
 class ImageSheet(Sheet):
-    """A picture: `tile` is where the whole rendition lies, `box` is the part of the page it may paint.
-
-    `period` is how far apart tiles repeat across and down, px; None where there is one tile on that axis.
-    """
+    """A picture: `tile` is where the whole rendition lies, `box` the part of the page it may paint, `period` how far apart
+    tiles repeat across and down, px (None: one tile on that axis)."""
 
     tile: Box
     rendition: Rendition
@@ -276,10 +274,7 @@ class AreaRecord:
 
 @dataclass(frozen=True)
 class PageRecord:
-    """A page at one viewport. `base` is the colour of the canvas; `areas` are in the order of painting.
-
-    `sight` is the part of it that is on the screen.
-    """
+    """A page at one viewport. `base` is the colour of its canvas, `areas` are as painted, `sight` is on the screen."""
 
     id: str
     width: float

@@ -19,6 +19,8 @@
   const keep = $derived(block?.keep ?? []);
   const revision = $derived(bench.state?.revision);
   const id = $derived(block?.id);
+  /** Other words that fall short as well. */
+  const next = $derived(ways.words.find((b) => b.id !== id && ways.isShort(b.id)));
   const looking = $derived(ways.share < 1);
 
   $effect(() => {
@@ -105,6 +107,11 @@
     {#if ways.plight && !ways.plight.short}
       <p class="muted">
         Nothing has to be done for these words.
+        {#if next}
+          <button type="button" class="quiet act" onclick={() => (ways.blockId = next.id)}
+            >Go on with '{said(next)}'</button
+          >
+        {/if}
         <button type="button" class="quiet act" onclick={() => ways.close()}>Back to the build-up</button>
       </p>
     {/if}

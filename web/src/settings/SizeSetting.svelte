@@ -33,7 +33,7 @@
     keep={(text) => bench.keep(set('size', text), `Size ${text}`)}
   />
   <select
-    class="field w-[104px] shrink-0 text-[12.5px]"
+    class="field w-[118px] shrink-0 text-[12.5px]"
     aria-label="Size and showing for"
     value={bench.scope ?? ''}
     onchange={(e) => (bench.scope = e.currentTarget.value || null)}
