@@ -9,6 +9,7 @@ from hypothesis import strategies as st
 
 from garnetfern.core.document import read_site
 from garnetfern.core.reading import situations
+from garnetfern.core.remedy import kept as kept_of_pictures
 from garnetfern.core.remedy.kinds import KINDS
 from garnetfern.core.remedy.mend import mend, short_blocks
 from garnetfern.core.remedy.plight import Plight
@@ -185,6 +186,15 @@ def test_a_remedy_that_makes_other_words_fall_short_is_not_offered():
     assert "scrim" in found
 
 
+def test_what_would_cost_other_words_is_the_nearest_where_nothing_else_is_left():
+    dark = headline(id="dark", lettering={"size": "40px", "colour": "#000000"})
+    plain = document(image_layer(), blocks=[headline(keep=["colour", "place"]), dark])
+    _, search = found_for(plain, requirement="AAA")
+    failed = [p for p in search.of_kind("overlay") if not isinstance(p, Remedy)]
+    assert failed
+    assert search._failed(failed[0]).sentence.endswith("Other words of the page would fall short then.")
+
+
 def test_words_that_can_be_read_need_nothing():
     _, search = found_for(document(image_layer()), jpeg(colour=(20, 30, 25)))
     assert not search.plight.short
@@ -201,7 +211,7 @@ def test_where_nothing_suffices_the_nearest_is_shown_alone():
     assert remedies[0].worst.ratio > search.plight.worst[0].ratio
 
 
-def test_those_that_keep_most_stand_first_and_how_much_agrees_with_the_whole_picture():
+def test_those_that_keep_most_stand_first_and_how_much_agrees_with_the_whole_picture(monkeypatch):
     _, search = found_for(document(image_layer(), colour_layer("#000000", 0.1)))
     ordered = in_order(list(search))
     kept = [r.kept for r in ordered]
@@ -210,6 +220,10 @@ def test_those_that_keep_most_stand_first_and_how_much_agrees_with_the_whole_pic
     # a shade behind the words alone touches less of the picture than an overlay
     assert by_kind["scrim"].kept > by_kind["overlay"].kept
     assert by_kind["overlay"].kept < 90
+    # every third pixel each way tells what all of them do
+    monkeypatch.setattr(kept_of_pictures, "STRIDE", 1)
+    for remedy in ordered:
+        assert search.kept(search.plight.trial(remedy.page)) == pytest.approx(remedy.kept, abs=0.5)
 
 
 def test_a_page_is_mended_as_a_whole():

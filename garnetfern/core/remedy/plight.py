@@ -82,7 +82,7 @@ class Plight:
         seen = [s for s in self.situations if now[s.id] is not None]
         self.order = tuple(sorted(seen, key=lambda s: quotient(now[s.id]) if now[s.id] else 0.0))  # type: ignore[arg-type]
         self.worst = self.present.worst()
-        self.short = self.worst is not None and not self.worst[0].meets
+        self.short = self.worst is not None and not self.worst[0].meets and self.worst[0].vouched
 
     def trial(self, page: Page) -> Trial:
         """A change to be tried."""

@@ -2,6 +2,7 @@
 
 from collections.abc import Callable, Iterator
 from concurrent.futures import FIRST_COMPLETED, ThreadPoolExecutor, wait
+from dataclasses import replace
 from functools import cached_property
 
 import numpy as np
@@ -52,8 +53,14 @@ class Remedies:
                 yield remedy
             else:
                 failed.append(remedy)
-        weighed = [self.weighed(p, plight.trial(p.page), False) for p in failed] if not suffices else []
+        weighed = [self._failed(proposal) for proposal in failed] if not suffices else []
         yield from sorted(filter(None, weighed), key=lambda r: -quotient(r.worst))[:1]
+
+    def _failed(self, proposal: Proposal) -> Remedy | None:
+        trial = self.plight.trial(proposal.page)
+        if trial.suffices():
+            proposal = replace(proposal, sentence=f"{proposal.sentence} Other words of the page would fall short then.")
+        return self.weighed(proposal, trial, False)
 
     def _sought(self) -> Iterator[Remedy | Proposal]:
         """Remedies, and proposals that do not suffice, as they are found. Two kinds are looked at at a time: much of

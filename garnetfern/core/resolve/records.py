@@ -83,8 +83,8 @@ class ColourSheet(Sheet):
 
 @dataclass(frozen=True)
 class ImageSheet(Sheet):
-    """A picture: `tile` is where the whole rendition lies, `box` the part of the page it may paint, `period` how far apart
-    tiles repeat across and down, px (None: one tile on that axis)."""
+    """A picture: `tile` is where the whole rendition lies, `box` the part of the page it may paint; `period` is how far
+    apart tiles repeat across and down, px (None: one tile on that axis)."""
 
     tile: Box
     rendition: Rendition
