@@ -62,6 +62,7 @@ def _area(page: Page) -> None:
 def _ways_out(page: Page) -> None:
     page.get_by_label("Page", exact=True).select_option("home")
     page.get_by_text("falls short on the phone").wait_for()
+    page.mouse.move(5, 300)
     page.keyboard.press("r")
     page.get_by_role("article").first.wait_for()
     page.get_by_role("button", name="Stop").wait_for(state="detached")
