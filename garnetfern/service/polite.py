@@ -63,3 +63,8 @@ class PoliteReader(Reader):
         """The reading of one block, after giving way."""
         self._manners.give_way(self._kind, self._number)
         return super().read(*arguments, **named)
+
+    def ratio(self, *arguments: Any, **named: Any) -> float | None:
+        """The ratio of one block, after giving way."""
+        self._manners.give_way(self._kind, self._number)
+        return super().ratio(*arguments, **named)

@@ -5,6 +5,7 @@ import threading
 import pytest
 
 from garnetfern.core.reading import situations
+from garnetfern.core.reading.widths import WidthRun
 from garnetfern.service.polite import Manners, PoliteReader, SupersededError
 from tests.sites import colour_layer, one_banner, reader_of
 
@@ -55,3 +56,13 @@ def test_a_newer_question_ends_the_older_one_of_its_kind_alone():
     with pytest.raises(SupersededError):
         reading(old)
     assert reading(other).ratio is not None
+
+
+def test_a_run_over_widths_gives_way_too():
+    manners = Manners()
+    file = one_banner(colour_layer("#000000", 0.4))
+    old = PoliteReader(reader_of(file), manners, "widths")
+    assert WidthRun(old, file.site, file.site.pages[0]).at(400).worst is not None
+    PoliteReader(reader_of(file), manners, "widths")
+    with pytest.raises(SupersededError):
+        WidthRun(old, file.site, file.site.pages[0]).run()
