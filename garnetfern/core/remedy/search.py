@@ -8,6 +8,8 @@ from ..reading import Situation
 from .plight import Plight, Trial, quotient
 
 FINE = 0.002
+ROUNDED = 1.005
+"""To spare everywhere: browsers round to whole levels layer by layer."""
 APPROXIMATE = 1.025
 """To spare where browsers blur and blend by approximation: what they paint differs by so much at the most."""
 STEPS = 8
@@ -51,7 +53,7 @@ def least(
     high: float = 1.0,
     step: float = 0.001,
     among: Sequence[Situation] | None = None,
-    spare: float = 1.0,
+    spare: float = ROUNDED,
 ) -> float | None:
     """The least value from `low` to `high` at which the words can be read, to within 0.003 of the way; None where none
     suffices. What is given was tried in every situation, or in every one of `among`. Where the words fall short as
