@@ -134,13 +134,17 @@ class BuildUpView(BaseModel):
 
 
 class OverlayView(BaseModel):
-    """The least opacity of an overlay; `opacity` is null where none suffices."""
+    """The least opacity of an overlay; `opacity` is null where none suffices on the screens.
+
+    `beyond` says what still falls short in other situations at that opacity.
+    """
 
     layer: str
     opacity: float | None
     nearest: float
     kept: float
     sentence: str
+    beyond: str
     worst: float | None
     required: float | None
     situation: str

@@ -11,7 +11,7 @@ from garnetfern.service.build_up import CARD, BuildUp
 from garnetfern.service.remedies import overlay_remedy
 from garnetfern.service.studio import Studio
 from tests.conftest import encoded, jpeg
-from tests.sites import colour_layer, document, image_layer, with_picture
+from tests.sites import colour_layer, document, image_layer, reader_of, with_picture
 
 BAND = "/pages/0/bands/0"
 
@@ -196,3 +196,11 @@ def test_fitted_pictures_take_the_plain_ones_place_in_the_bundle(tmp_path):
     assert 'rel="preload" as="image" href="pictures/' in files["index.html"].decode()
     assert studio.fitting.missing(studio.site(), studio.fonts) == []
     studio.db.close()
+
+
+def test_what_still_falls_short_elsewhere_is_said_beneath(demo):
+    page = demo.site.pages[0]
+    band = next(b for b in page.bands if b.role == "banner")
+    found = overlay_remedy(reader_of(demo), demo.site, page, band, "dusk")
+    assert found["opacity"] == pytest.approx(0.29, abs=0.02)
+    assert "letters at 200 %" in found["beyond"]

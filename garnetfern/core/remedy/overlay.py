@@ -43,7 +43,7 @@ class _Trial:
         self.area = area.id
         change = area.backdrop.over.layers.get(layer.id) if area.backdrop.over else None
         self.own_when_pointed = change is not None and change.opacity is not None
-        for situation in situations(site, page, None):
+        for situation in situations(site, page):
             record = records.setdefault(situation.key, reader.resolve(site, page, situation))
             found = record.area(area.id)
             inside = frozenset(found.blocks if found else ())

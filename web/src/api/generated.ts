@@ -2596,7 +2596,9 @@ export interface components {
         };
         /**
          * OverlayView
-         * @description The least opacity of an overlay; `opacity` is null where none suffices.
+         * @description The least opacity of an overlay; `opacity` is null where none suffices on the screens.
+         *
+         *     `beyond` says what still falls short in other situations at that opacity.
          */
         OverlayView: {
             /** Layer */
@@ -2609,6 +2611,8 @@ export interface components {
             kept: number;
             /** Sentence */
             sentence: string;
+            /** Beyond */
+            beyond: string;
             /** Worst */
             worst: number | null;
             /** Required */

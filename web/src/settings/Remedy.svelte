@@ -12,8 +12,9 @@
   {#if overlay}
     <p>
       {there && overlay.opacity !== null
-        ? 'This is the least with which every word here can be read in every situation.'
+        ? 'This is the least with which every word here can be read on every screen.'
         : overlay.sentence}
+      {#if overlay.beyond}<span class="muted text-[12.5px]">{overlay.beyond}</span>{/if}
     </p>
     {#if !there}
       <button
