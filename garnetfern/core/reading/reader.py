@@ -160,6 +160,8 @@ class Reader:
         self, site: Site, page: Page, wanted: Iterable[Situation]
     ) -> Iterator[tuple[Situation, list[Reading]]]:
         """The edges of the page's buttons in these situations."""
+        if not any(b.kind == "button" and b.plate for b in page.blocks()):
+            return
         for situation in wanted:
             record = self.resolve(site, page, situation)
             yield situation, list(edge_readings(record, page, situation.id, situation.sheets, self.pictures))

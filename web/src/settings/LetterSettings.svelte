@@ -91,7 +91,7 @@
         show={(colour) => show({ outline: { ...outline, colour } })}
         keep={(colour) => keep({ outline: { ...outline, colour } }, `Outline in ${colour}`)}
       />
-      <label class="check" title="Only the outline is drawn; it is what is judged then">
+      <label class="check" title="The outline alone is drawn; it is what is judged then">
         <input
           type="checkbox"
           checked={lettering.hollow ?? false}

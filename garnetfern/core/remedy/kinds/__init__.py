@@ -11,4 +11,4 @@ from types import ModuleType
 from ...registry import entries
 
 KINDS: dict[str, ModuleType] = dict(sorted(entries(sys.modules[__name__]).items(), key=lambda pair: int(pair[1].ORDER)))
-"""Every kind by its name, in order: those that cost the picture nothing first."""
+"""Every kind by its name, in order: those that cost the picture nothing, then those that are found soonest."""
