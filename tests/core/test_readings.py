@@ -208,3 +208,14 @@ def test_dark_words_want_a_light_overlay():
     )
     assert found.opacity is not None
     assert 0.1 < found.opacity < 0.9
+
+
+def test_a_letter_without_an_inked_pixel_cannot_be_vouched_for():
+    block = words("w", "text", "I will", "Hanken Grotesk", "5px", "#ffffff")
+    block["lettering"]["weight"] = 100
+    found = readings(one_banner(base="#000000", blocks=[block]))
+    assert found
+    for reading in found:
+        assert not reading.vouched
+        assert "no pixel is inked" in sentence(reading)
+    assert any(r.ratio is None for r in readings(one_banner(base="#000000", blocks=[block | {"wording": "l l"}])))

@@ -97,7 +97,7 @@ def ratio_map(ground: Bytes, light: Pixels, fill: Rgba, size: float) -> Pixels:
 
 
 def percentile_reached(values: Pixels) -> float:
-    """The ratio that 90 % of the values reach."""
+    """The ratio that 90 % of the values reach. There must be a value."""
     at = min(values.size - 1, int(values.size * (1 - REACHED) + 1e-9))
     return float(np.partition(values, at)[at])
 
@@ -143,11 +143,19 @@ def _place_of(letter: PlacedLetter, region: Region) -> tuple[slice, slice]:
 
 
 def worst_ratio(block: BlockRecord, letters: list[PlacedLetter], ground: Bytes, region: Region) -> float | None:
-    """The ratio of the worst letter alone; None where there is no letter."""
-    if not letters:
+    """The ratio of the worst letter alone; None where there is no letter, or one without ink."""
+    if not letters or not all(letter.ring.any() for letter in letters):
         return None
     ratios = ratio_map(ground, level_luminance(ground), fill_of(block), block.size)
     return min(percentile_reached(ratios[_place_of(letter, region)][letter.ring]) for letter in letters)
+
+
+def faint(count: int) -> tuple[str, ...]:
+    """The doubt about letters of which no pixel is covered by more than INK: they have no ring to be judged in."""
+    if count == 0:
+        return ()
+    which = "one letter is" if count == 1 else f"{count} letters are"
+    return (f"{which} so thin at this size that no pixel is inked",)
 
 
 def judge(
@@ -161,8 +169,11 @@ def judge(
 ) -> Reading:
     """The reading of a block whose letters stand on `ground`, the pixels of `region` without the letters' fill."""
     required = required_ratio(block.size / enlarged, block.weight, level)
+    inked = [letter for letter in letters if letter.ring.any()]
+    doubts = block.doubts + faint(len(letters) - len(inked))
+    letters = inked
     if not letters:
-        return Reading(block.id, situation, None, required, 1.0, 0.0, None, (), block.doubts)
+        return Reading(block.id, situation, None, required, 1.0, 0.0, None, (), doubts)
     light = level_luminance(ground)
     ratios = ratio_map(ground, light, fill_of(block), block.size)
     everywhere = np.zeros(ratios.shape, dtype=bool)
@@ -198,5 +209,5 @@ def judge(
         busyness_of(light, everywhere, block.size),
         described(worst),
         tuple(described(letter) for letter in short),
-        block.doubts,
+        doubts,
     )
