@@ -24,6 +24,7 @@ from ..service.studio import Studio
 from . import errors
 from . import models as m
 from .answers import FOREVER, FRESH, download, problem_of
+from .guard import LIVE, Door, Guard
 from .look_routes import look_routes
 from .picture_routes import area_routes, shelf_routes, work_routes
 from .remedy_routes import remedy_routes
@@ -32,10 +33,6 @@ from .uploads import read_body
 WEB = Path(__file__).resolve().parent.parent / "web"
 PICTURE_NAME = re.compile(r"[a-z0-9-]*?-(\d{1,5})-([0-9a-f]{10})(?:-c(\d{1,5}-\d{1,5}-\d{1,5}-\d{1,5}))?\.webp")
 MAX_SITE_FILE = 500 * 1024 * 1024
-LIVE_POLICY = (
-    "default-src 'self'; script-src 'none'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; "
-    "frame-ancestors 'self'"
-)
 LIVE_STYLE = "html { scrollbar-width: none; }"
 
 
@@ -175,7 +172,7 @@ def visitor_routes(studio: Studio) -> APIRouter:
             f"<style id={name}>{text}</style>"
             for name, text in (("gf-fonts", emitted.fonts), ("gf-css", emitted.css), ("gf-live", LIVE_STYLE))
         )
-        return HTMLResponse(emitted.html(styles), headers={**FRESH, "content-security-policy": LIVE_POLICY})
+        return HTMLResponse(emitted.html(styles), headers={**FRESH, "content-security-policy": LIVE})
 
     @routes.get("/thumbs/{hash_}")
     def thumb(hash_: str, large: str | None = None) -> FileResponse:
@@ -195,8 +192,21 @@ def visitor_routes(studio: Studio) -> APIRouter:
     return routes
 
 
-def create_app(data: Path) -> FastAPI:
-    """The application on a data folder."""
+LOOPBACK = Door()
+
+
+class Guarded(FastAPI):
+    """An application with a guard before everything, error pages included."""
+
+    guard: Guard
+
+    async def __call__(self, scope: Any, receive: Any, send: Any) -> None:
+        """Answer one request, if the guard lets it through."""
+        await self.guard(super().__call__, scope, receive, send)
+
+
+def create_app(data: Path, door: Door = LOOPBACK) -> Guarded:
+    """The application on a data folder, answering to the names of a door."""
     studio = Studio(data)
 
     @asynccontextmanager
@@ -205,7 +215,7 @@ def create_app(data: Path) -> FastAPI:
         yield
         await run_in_threadpool(studio.worker.stop)
 
-    app = FastAPI(
+    app = Guarded(
         title="Garnetfern",
         version=__version__,
         docs_url=None,
@@ -213,6 +223,7 @@ def create_app(data: Path) -> FastAPI:
         openapi_url="/api/openapi.json",
         lifespan=lifespan,
     )
+    app.guard = Guard(door)
     app.state.studio = studio
     errors.install(app)
     every = (

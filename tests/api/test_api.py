@@ -4,10 +4,10 @@ import json
 from pathlib import Path
 
 import pytest
-from starlette.testclient import TestClient
 
 from garnetfern.api.app import create_app
 from garnetfern.service.site_file import pack_site_file
+from tests.api.own import OwnClient
 from tests.conftest import jpeg
 from tests.sites import one_banner
 
@@ -23,7 +23,7 @@ def app(tmp_path):
 
 @pytest.fixture
 def client(app):
-    with TestClient(app, raise_server_exceptions=False) as found:
+    with OwnClient(app, raise_server_exceptions=False) as found:
         yield found
 
 
@@ -95,7 +95,7 @@ def test_readings_and_build_up(client):
     ("method", "path", "body", "status"),
     [
         ("get", "/api/nowhere", None, 404),
-        ("post", "/api/state", None, 404),
+        ("post", "/api/state", {}, 404),
         ("get", "/live/nowhere", None, 404),
         ("get", "/pictures/none.webp", None, 404),
         ("get", "/pictures/x-540-0123456789.webp", None, 404),

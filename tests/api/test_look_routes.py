@@ -1,10 +1,10 @@
 """Routes about the library, colours, blending and schemes."""
 
 import pytest
-from starlette.testclient import TestClient
 
 from garnetfern.api.app import create_app
 from garnetfern.service.site_file import pack_site_file
+from tests.api.own import OwnClient
 from tests.sites import colour_layer, one_banner
 
 
@@ -12,7 +12,7 @@ from tests.sites import colour_layer, one_banner
 def client(tmp_path):
     app = create_app(tmp_path)
     app.state.studio.start(one_banner(colour_layer("#ffffff", 0.5)), "A new site")
-    with TestClient(app, raise_server_exceptions=False) as found:
+    with OwnClient(app, raise_server_exceptions=False) as found:
         yield found
 
 

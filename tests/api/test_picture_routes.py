@@ -4,11 +4,11 @@ import io
 import time
 
 import pytest
-from fastapi.testclient import TestClient
 from PIL import Image
 
 from garnetfern.api.app import create_app
 from garnetfern.cli import start_site
+from tests.api.own import OwnClient
 
 PAGE = {"revision": 1, "page": "home", "patch": []}
 LAYER = {**PAGE, "area": "banner", "layer": "dawn"}
@@ -18,7 +18,7 @@ LAYER = {**PAGE, "area": "banner", "layer": "dawn"}
 def client(tmp_path_factory):
     folder = tmp_path_factory.mktemp("routes")
     start_site(folder, demo=True)
-    with TestClient(create_app(folder)) as made:
+    with OwnClient(create_app(folder)) as made:
         yield made
 
 
@@ -76,7 +76,7 @@ def test_a_crop_is_brought_to_its_slot_s_proportion(client):
 def test_work_is_done_outside_the_request_and_can_be_stopped(client):
     job = client.post("/api/work", json={"kind": "fit"}).json()
     assert job["state"] in ("waiting", "running")
-    client.post(f"/api/work/{job['id']}/stop")
+    assert client.post(f"/api/work/{job['id']}/stop", json={}).status_code == 200
     for _ in range(2400):
         found = client.get("/api/work").json()[0]
         if found["state"] == "stopped":

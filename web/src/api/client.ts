@@ -78,6 +78,13 @@ function post<T>(path: string, body: unknown, signal?: AbortSignal): Promise<T> 
   return answer<T>(fetch(path, { method: 'POST', headers, body: JSON.stringify(body), signal }));
 }
 
+const FILE = { 'content-type': 'application/octet-stream' };
+
+/** Hand in a file as it is, whatever kind the browser takes it for. */
+function send<T>(path: string, file: File): Promise<T> {
+  return answer<T>(fetch(path, { method: 'POST', headers: FILE, body: file }));
+}
+
 type Asked = { revision: number; patch: Operation[]; page: string };
 type AskedArea = Asked & { area: string };
 type AskedLayer = AskedArea & { layer: string };
@@ -135,16 +142,14 @@ export const remedies = (asked: Asked & { block: string }, signal: AbortSignal) 
 export const mendPage = (asked: Asked, signal: AbortSignal) =>
   lines<PageLine>('/api/mend-page', asked, signal);
 export const takeVisits = (file: File, revision: number) =>
-  answer<State>(fetch(`/api/visits?revision=${revision}`, { method: 'POST', body: file }));
+  send<State>(`/api/visits?revision=${revision}`, file);
 export const schemes = () => get<SchemeCard[]>('/api/schemes');
 export const scheme = (revision: number, which: string, turn: number, strength: number) =>
   post<SchemeTried>('/api/scheme', { revision, which, turn, strength });
 const sendSiteFile = (where: string, file: File, revision: number) =>
-  answer<State>(
-    fetch(`/api/${where}?${new URLSearchParams({ revision: String(revision), name: file.name })}`, {
-      method: 'POST',
-      body: file,
-    }),
+  send<State>(
+    `/api/${where}?${new URLSearchParams({ revision: String(revision), name: file.name })}`,
+    file,
   );
 
 export const openSiteFile = (file: File, revision: number) => sendSiteFile('site-file', file, revision);
@@ -160,6 +165,7 @@ export function addPicture(
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
     request.open('POST', `/api/pictures?${new URLSearchParams({ name: file.name })}`);
+    request.setRequestHeader('content-type', FILE['content-type']);
     request.responseType = 'json';
     request.upload.onprogress = (event) => progress(event.total ? event.loaded / event.total : 0);
     request.onload = () => {

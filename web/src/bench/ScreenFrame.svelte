@@ -115,6 +115,7 @@
 
 <div class="frame" style:height="{height}px">
   <iframe
+    sandbox="allow-same-origin"
     bind:this={frame}
     onload={loaded}
     title="{bench.page?.title} on {screen.name.toLowerCase()}"

@@ -70,6 +70,7 @@
 
 <div class="fixed inset-0 z-40 bg-base-200" bind:clientWidth={room}>
   <iframe
+    sandbox="allow-same-origin"
     bind:this={frame}
     onload={loaded}
     title="{bench.page?.title}, in place"

@@ -1,0 +1,49 @@
+"""The headers of every answer: what a page of ours may load and run, and who may hold it in a frame."""
+
+APPLICATION = "; ".join(
+    (
+        "default-src 'none'",
+        "script-src 'self'",
+        "style-src 'self' 'unsafe-inline'",
+        "img-src 'self' data: blob:",
+        "font-src 'self'",
+        "connect-src 'self'",
+        "frame-src 'self'",
+        "frame-ancestors 'self'",
+        "form-action 'self'",
+        "base-uri 'none'",
+    )
+)
+"""CSP 3 for the interface. Styles may stand in the page: places and sizes that are dragged are set there."""
+
+LIVE = "; ".join(
+    (
+        "default-src 'none'",
+        "script-src 'none'",
+        "style-src 'self' 'unsafe-inline'",
+        "img-src 'self' data:",
+        "font-src 'self'",
+        "frame-ancestors 'self'",
+        "form-action 'none'",
+        "base-uri 'none'",
+        "sandbox allow-same-origin",
+    )
+)
+"""CSP 3 for pages as visitors see them: nothing runs. They keep our origin, so that the bench can mark letters."""
+
+EVERYWHERE: tuple[tuple[str, str], ...] = (
+    ("content-security-policy", APPLICATION),
+    ("x-content-type-options", "nosniff"),
+    ("referrer-policy", "no-referrer"),
+    ("cross-origin-resource-policy", "same-origin"),
+    ("cross-origin-opener-policy", "same-origin"),
+)
+
+Header = tuple[bytes, bytes]
+
+
+def with_policies(headers: list[Header]) -> list[Header]:
+    """The headers of an answer with those of `EVERYWHERE` that it does not set itself."""
+    there = {name.lower() for name, _ in headers}
+    more = [(n.encode(), v.encode()) for n, v in EVERYWHERE if n.encode() not in there]
+    return [*headers, *more]
