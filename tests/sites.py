@@ -36,7 +36,7 @@ def document(*layers: dict[str, Any], blocks: Any = (HEADING,), base: str = "#20
     }
     return {
         "format": "garnetfern-site",
-        "version": 1,
+        "version": 2,
         "name": "Marrowby Fern House",
         "screens": SCREENS,
         "assets": [],

@@ -13,6 +13,7 @@ from fastapi.responses import FileResponse, HTMLResponse, JSONResponse, Response
 from fastapi.staticfiles import StaticFiles
 
 from .. import __version__
+from ..core.css.escape import style_text
 from ..core.document import pointed_at
 from ..core.picture.decode import MAX_BYTES
 from ..fonts import FOLDER as FONTS
@@ -169,7 +170,7 @@ def visitor_routes(studio: Studio) -> APIRouter:
         site = studio.site()
         emitted = studio.emitted(site, studio.page(site, page))
         styles = "".join(
-            f"<style id={name}>{text}</style>"
+            f"<style id={name}>{style_text(text)}</style>"
             for name, text in (("gf-fonts", emitted.fonts), ("gf-css", emitted.css), ("gf-live", LIVE_STYLE))
         )
         return HTMLResponse(emitted.html(styles), headers={**FRESH, "content-security-policy": LIVE})

@@ -24,7 +24,7 @@ def empty_site_file() -> SiteFile:
     page = {"id": "home", "slug": "home", "title": "Home", "backdrop": {"base": "#ffffff"}, "bands": [banner]}
     document = {
         "format": "garnetfern-site",
-        "version": 1,
+        "version": 2,
         "name": "My site",
         "palette": ["#ffffff", "#f4efe4", "#33413a", "#141b17"],
         "screens": SCREENS,

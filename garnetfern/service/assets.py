@@ -1,9 +1,13 @@
 """New assets for a site: ids that are free, names that tell which is which."""
 
-import re
+from collections.abc import Callable
+from typing import Any
 
+from ..core.css.urls import slug_of
 from ..core.document import Asset, Site
+from ..core.errors import DocumentError, NotFoundError, Problem
 from ..core.picture import Facts
+from ..core.plain import tidied
 
 
 def _free(wanted: str, taken: set[str]) -> str:
@@ -23,6 +27,35 @@ def _shown(wanted: str, names: set[str]) -> str:
     return shown
 
 
+FACTS = ("type", "width", "height", "bytes", "alpha")
+
+
+def check_facts(site: Site, before: Site | None, find: Callable[[str], Any]) -> None:
+    """Facts about a picture belong to the store: Raises DocumentError where the document says others.
+
+    `find` gives what the store knows of a hash, with the attributes of FACTS, or None. `before` is the site that was
+    changed; a picture of it keeps its hash.
+    """
+    known = {} if before is None else {a.id: a for a in before.assets}
+    for n, asset in enumerate(site.assets):
+        old, path = known.get(asset.id), f"$.assets[{n}]"
+        if old is not None and old.hash == asset.hash and all(getattr(old, f) == getattr(asset, f) for f in FACTS):
+            continue
+        if old is not None and old.hash != asset.hash:
+            message = f"The bytes of {old.name!r} cannot be exchanged by a change; replace the picture instead."
+            raise DocumentError([Problem("facts", f"{message} Nothing was changed.", f"{path}.hash")])
+        row = find(asset.hash)
+        if row is None:
+            raise NotFoundError(f"The picture {asset.name!r} is not in the store; hand it in first.", path)
+        for fact in FACTS:
+            if getattr(row, fact) != getattr(asset, fact):
+                message = (
+                    f"{asset.name!r} has the {fact} {getattr(row, fact)!r}, which was found when it came in and cannot be "
+                    f"changed. Received: {getattr(asset, fact)!r}. Nothing was changed."
+                )
+                raise DocumentError([Problem("facts", message, f"{path}.{fact}")])
+
+
 def renamed(site: Site, asset: Asset) -> Asset:
     """The asset with an id and a name that no other picture of the site has."""
     name = _shown(asset.name, {a.name for a in site.assets})
@@ -34,8 +67,8 @@ def new_asset(site: Site, name: str, hash_: str, size: int, facts: Facts, credit
     known = next((a for a in site.assets if a.hash == hash_), None)
     if known is not None:
         return known
-    plain = re.sub(r"[\x00-\x1f\x7f]+", " ", name.replace("\\", "/").rsplit("/", 1)[-1]).strip()[:110] or "picture"
-    slug = re.sub(r"[^a-z0-9]+", "-", plain.rsplit(".", 1)[0].lower()).strip("-")
+    plain = tidied(name.replace("\\", "/").rsplit("/", 1)[-1], 110, "picture")
+    slug = slug_of(plain)
     slug = f"p-{slug}" if not slug[:1].isalpha() else slug
     asset = Asset(
         id=slug[:38].rstrip("-"),

@@ -3,7 +3,6 @@
 import io
 from collections.abc import Callable
 
-from ..core.css.urls import slug_of
 from ..core.document import Asset, Site
 from ..core.errors import NotFoundError, PictureError
 from ..core.picture.decode import load
@@ -35,5 +34,5 @@ def cut_file(original: Original, site: Site, slot_id: str, asset_id: str, kind: 
     crop = locked(asset, slot, fit.crop) if fit else widest_crop(asset, slot)
     image = load(original(asset.hash))
     ending = "jpg" if kind == "jpeg" else "png"
-    name = f"{asset.id}-{slug_of(slot.name)}-{slot.width}x{slot.height}.{ending}"
+    name = f"{asset.id}-{slot.id}-{slot.width}x{slot.height}.{ending}"
     return slot_file(image, slot, crop, kind), name

@@ -6,7 +6,9 @@ from typing import Any
 
 from peewee import SqliteDatabase, fn
 
-from ..core.errors import NotFoundError, StaleError
+from ..core import limits
+from ..core.document import migrate
+from ..core.errors import DocumentError, NotFoundError, Problem, StaleError
 from .database import now
 from .tables import Place, Step
 
@@ -52,7 +54,7 @@ class History:
         first: int = Step.select(fn.MIN(Step.number)).scalar()
         return State(
             place.revision,
-            json.loads(step.document),
+            migrate(json.loads(step.document)),
             step.label if step.number > first else None,
             following.label if following else None,
             step.made,
@@ -71,7 +73,7 @@ class History:
         """The document one step back, or None at the first step."""
         with self._db.atomic():
             step: Step | None = Step.get_or_none(Step.number == self._place().step.number - 1)
-            return json.loads(step.document) if step else None
+            return migrate(json.loads(step.document)) if step else None
 
     def _checked(self, based_on: int) -> Place:
         place = self._place()

@@ -96,7 +96,7 @@ def generate(seed: int) -> Sample:
     page = {"id": "home", "slug": "home", "title": "Home", "bands": [{**top, "backdrop": {"base": "#f4efe4"}}, band]}
     document = {
         "format": "garnetfern-site",
-        "version": 1,
+        "version": 2,
         "name": f"Sample {seed}",
         "screens": SCREENS,
         "assets": [entry],

@@ -81,7 +81,7 @@ def generate_lettering(seed: int) -> Sample:
     }
     document = {
         "format": "garnetfern-site",
-        "version": 1,
+        "version": 2,
         "name": f"Lettering {seed}",
         "screens": SCREENS,
         "assets": [entry],

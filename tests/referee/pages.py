@@ -100,7 +100,7 @@ def generate_page(seed: int) -> Sample:
     demo = demo_site_file()
     document = {
         "format": "garnetfern-site",
-        "version": 1,
+        "version": 2,
         "name": f"Page {seed}",
         "screens": SCREENS,
         "assets": [a.model_dump(mode="json") for a in demo.site.assets],

@@ -16,7 +16,7 @@ PLAIN = {"padding": {"block": "0px", "inline": "0px"}}
 def views(bands: list[dict[str, Any]], **page: Any):
     plain = {
         "format": "garnetfern-site",
-        "version": 1,
+        "version": 2,
         "name": "Marrowby",
         "screens": SCREENS,
         "pages": [{"id": "home", "slug": "home", "title": "Home", "bands": bands, **page}],

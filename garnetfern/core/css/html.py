@@ -1,8 +1,7 @@
 """A page's markup. Everything the owner has written is escaped."""
 
-from html import escape
-
 from ..document import Backdrop, Band, Block, Column, Page
+from .escape import html_attribute, html_text
 from .pictures import Emission
 from .rules import ever_visible
 
@@ -33,7 +32,7 @@ def _plate(block: Block) -> str:
 
 
 def _wording(text: str) -> str:
-    return escape(text).replace("\n", "<br>")
+    return html_text(text).replace("\n", "<br>")
 
 
 def _alternative(block: Block, emission: Emission) -> str:
@@ -45,14 +44,15 @@ def _alternative(block: Block, emission: Emission) -> str:
 def _picture(block: Block, emission: Emission) -> str:
     sources, width, height = emission.picture_sources(block)
     inner = "".join(
-        f'<source media="(min-width: {least}px)" srcset="{escape(srcset)}"{kind}>'
+        f'<source media="(min-width: {least}px)" srcset="{html_attribute(srcset)}"{kind}>'
         for least, srcset, kind in sources[:-1]
     )
     _, srcset, _ = sources[-1]
     first = srcset.split(" ", 1)[0]
-    alternative = escape(_alternative(block, emission))
+    alternative = html_attribute(_alternative(block, emission))
+    files = f'src="{html_attribute(first)}" srcset="{html_attribute(srcset)}"'
     return (
-        f'<picture>{inner}<img class="gf-picture gf-{block.id}" src="{escape(first)}" srcset="{escape(srcset)}" '
+        f'<picture>{inner}<img class="gf-picture gf-{block.id}" {files} '
         f'width="{width}" height="{height}" alt="{alternative}" loading="lazy" decoding="async"></picture>'
     )
 
@@ -65,15 +65,15 @@ def _block_html(block: Block, emission: Emission) -> str:
     kind = " gf-heard" if block.heard else " gf-plated" if block.plate else ""
     plate = "" if block.heard else _plate(block)
     if block.kind == "menu":
-        entries = "".join(f'<a href="{escape(i.link)}">{_wording(i.wording)}</a>' for i in block.items)
+        entries = "".join(f'<a href="{html_attribute(i.link)}">{_wording(i.wording)}</a>' for i in block.items)
         return f'        <nav class="gf-words gf-menu{kind} gf-{block.id}">{plate}{entries}</nav>\n'
     wording = _wording(block.wording)
     if block.kind == "button":
-        address = escape(block.link or "#")
+        address = html_attribute(block.link or "#")
         return f'        <a class="gf-words gf-button{kind} gf-{block.id}" href="{address}">{plate}{wording}</a>\n'
     tag = f"h{block.level}" if block.kind == "heading" else "p"
     if block.link:
-        wording = f'<a href="{escape(block.link)}">{wording}</a>'
+        wording = f'<a href="{html_attribute(block.link)}">{wording}</a>'
     return f'        <{tag} class="gf-words{kind} gf-{block.id}">{plate}{wording}</{tag}>\n'
 
 

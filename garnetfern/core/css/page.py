@@ -1,12 +1,12 @@
 """A page as HTML and CSS. The browser must arrive at the boxes that `resolve.page` computes."""
 
 from dataclasses import dataclass
-from html import escape
 
 from ..document import ImageLayer, Page, Site, page_on
 from ..resolve.fonts import FontBook
 from ..resolve.layout import STACK_BELOW
 from .declarations import Declarations, rule
+from .escape import css_comment, css_string, css_url, html_attribute, html_text
 from .html import page_body
 from .layers.image import slower_css
 from .lettering import over_lettering
@@ -35,9 +35,9 @@ class EmittedPage:
     def html(self, stylesheet: str) -> str:
         """The whole document; `stylesheet` is the markup that brings in the CSS."""
         return (
-            f'<!doctype html>\n<html lang="{escape(self.language)}">\n<head>\n<meta charset="utf-8">\n'
+            f'<!doctype html>\n<html lang="{html_attribute(self.language)}">\n<head>\n<meta charset="utf-8">\n'
             '<meta name="viewport" content="width=device-width, initial-scale=1">\n'
-            f"<title>{escape(self.title)}</title>\n{self.preload}{stylesheet}\n</head>\n"
+            f"<title>{html_text(self.title)}</title>\n{self.preload}{stylesheet}\n</head>\n"
             f'<body class="gf-page">\n{self.body}</body>\n</html>\n'
         )
 
@@ -73,7 +73,7 @@ def _exceptions(site: Site, page: Page, base: Rules, fonts: FontBook) -> str:
         changed = difference(base, page_rules(site, page_on(page, screen.id), fonts))
         if changed:
             media = f"(min-width: {screen.least}px) and (max-width: {screen.most + 0.98:g}px)"
-            text += f"/* {_comment(screen.name)} */\n@media {media} {{\n{rules_text(changed, '  ')}}}\n"
+            text += f"{css_comment(screen.name)}\n@media {media} {{\n{rules_text(changed, '  ')}}}\n"
     return text
 
 
@@ -95,10 +95,6 @@ def _over(site: Site, page: Page) -> str:
     if fades:
         text += f"@media (prefers-reduced-motion: no-preference) {{\n{rules_text(fades, '  ')}}}\n"
     return text
-
-
-def _comment(text: str) -> str:
-    return text.replace("*/", "* /")
 
 
 WORDS: Declarations = [("margin", "0"), ("font-synthesis", "none"), ("overflow-wrap", "break-word")]
@@ -171,11 +167,11 @@ def font_css(page: Page, fonts: FontBook, urls: Urls) -> str:
         slanted = any(b.lettering.italic for b in page.blocks() if b.lettering.font == family.name)
         for face in family.files if slanted else family.faces:
             declarations: Declarations = [
-                ("font-family", f'"{family.name}"'),
+                ("font-family", css_string(family.name)),
                 ("font-weight", weight),
                 *([("font-style", "italic")] if face in family.italics else []),
                 ("font-display", "swap"),
-                ("src", f'url("{urls.font(face.id)}") format("woff2")'),
+                ("src", f'{css_url(urls.font(face.id))} format("woff2")'),
                 ("unicode-range", face.unicode_range),
             ]
             text += rule("@font-face", declarations)

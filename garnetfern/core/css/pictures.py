@@ -11,6 +11,7 @@ from ..resolve.layout import picture_size
 from ..resolve.page import Windows, picture_crop
 from ..resolve.records import Rendition
 from ..resolve.serving import ServingRange, serving_ranges
+from .escape import css_string, css_url
 from .urls import Urls
 
 
@@ -73,9 +74,9 @@ class Emission:
         once = self.urls.files(asset, served.once)
         twice = [] if served.twice == served.once else self.urls.files(asset, served.twice)
         if len(once) == 1 and not twice:
-            return f'url("{once[0].address}")'
+            return css_url(once[0].address)
         options = [
-            f'url("{file.address}"){f" type({chr(34)}{file.kind}{chr(34)})" if file.kind else ""} {density}'
+            f"{css_url(file.address)}{f' type({css_string(file.kind)})' if file.kind else ''} {density}"
             for files, density in ((once, "1x"), (twice, "2x"))
             for file in files
         ]

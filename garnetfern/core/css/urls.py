@@ -1,16 +1,16 @@
 """Where emitted pages find their files."""
 
 import hashlib
-import re
 from dataclasses import dataclass, replace
 
 from ..document import Asset
 from ..resolve.records import Rendition
+from .escape import file_part
 
 
 def slug_of(name: str, otherwise: str = "picture") -> str:
-    """A name as part of a file name: small letters, digits and hyphens."""
-    return re.sub(r"[^a-z0-9]+", "-", name.rsplit(".", 1)[0].lower()).strip("-")[:40].rstrip("-") or otherwise
+    """A file's name without its ending, as part of a file name."""
+    return file_part(name.rsplit(".", 1)[0], otherwise)
 
 
 def rendition_name(asset: Asset, rendition: Rendition, ending: str = "webp") -> str:

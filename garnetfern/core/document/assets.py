@@ -4,7 +4,7 @@ from typing import Literal
 
 from pydantic import Field, model_validator
 
-from .base import Fraction, Identifier, Model, Name, Wording
+from .base import Fraction, Identifier, Line, Model, Name, Wording
 
 
 class Crop(Model):
@@ -61,8 +61,8 @@ class Asset(Model):
     height: int = Field(ge=1, description="px, after the camera's rotation")
     bytes: int = Field(ge=1)
     alpha: bool = False
-    note: str = Field("", max_length=400, description="what was found when it came in, for the owner")
-    credit: str = Field("", max_length=300, description="whom to name for it, kept with the picture")
+    note: Line = Field("", max_length=400, description="what was found when it came in, for the owner")
+    credit: Line = Field("", max_length=300, description="whom to name for it, kept with the picture")
     parts: tuple[Part, ...] = Field((), max_length=12)
     lettering: Wording | None = None
 

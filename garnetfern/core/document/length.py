@@ -15,7 +15,7 @@ from ..errors import LengthError
 
 UNITS = ("px", "%", "vw", "vh", "rem", "em")
 LARGEST = 20_000.0
-_TERM = re.compile(r"\s*([+-]?)\s*(\d+(?:\.\d+)?|\.\d+)(px|%|vw|vh|rem|em)?")
+_TERM = re.compile(r"\s*([+-]?)\s*(\d+(?:\.\d+)?|\.\d+)(px|%|vw|vh|rem|em)?", re.ASCII)
 _RULE = "A length is a number with px, %, vw, vh, rem or em, or clamp(least, wanted, most), like clamp(32px, 6vw, 96px)"
 
 

@@ -224,7 +224,7 @@ class Site(Model):
     """A whole site, the root of the document."""
 
     format: Literal["garnetfern-site"] = "garnetfern-site"
-    version: Literal[1] = 1
+    version: Literal[2] = 2
     name: Name
     language: str = Field("en", pattern=r"^[A-Za-z]{2,3}(-[A-Za-z0-9]{2,8})*$")
     requirement: Requirement = Requirement.AA
@@ -252,5 +252,7 @@ class Site(Model):
         return next((f for f in self.fits if (f.slot, f.asset) == (slot_id, asset_id)), None)
 
     def page(self, page_id: str) -> Page | None:
-        """The page of this id or slug, or None."""
-        return next((p for p in self.pages if page_id in (p.id, p.slug)), None)
+        """The page of this id, else that of this slug, or None."""
+        return next((p for p in self.pages if p.id == page_id), None) or next(
+            (p for p in self.pages if p.slug == page_id), None
+        )

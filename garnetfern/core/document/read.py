@@ -1,19 +1,17 @@
 """From plain JSON to a Site, with every problem named by its place."""
 
-from collections.abc import Callable, Collection
+from collections.abc import Collection
 from typing import Any
 
 from pydantic import ValidationError
 
 from ..errors import DocumentError, Problem
+from .migrations import MIGRATIONS
 from .model import Site
 from .rules import problems_of
 
 FORMAT = "garnetfern-site"
-VERSION = 1
-
-MIGRATIONS: dict[int, Callable[[dict[str, Any]], dict[str, Any]]] = {}
-"""From version N to N + 1. Each takes and gives plain JSON and leaves its argument as it was."""
+VERSION = 2
 
 
 def _path(location: tuple[int | str, ...], data: Any) -> str:
@@ -53,11 +51,12 @@ def migrate(data: dict[str, Any]) -> dict[str, Any]:
     if data.get("format") != FORMAT:
         raise DocumentError([Problem("format", f"A site document says format {FORMAT!r}.", "$.format")])
     version = data.get("version")
-    if not isinstance(version, int) or not 1 <= version <= VERSION:
+    if type(version) is not int or not 1 <= version <= VERSION:
         message = f"This program reads versions 1 to {VERSION} of the document; this one says {version!r}."
         raise DocumentError([Problem("version", message, "$.version")])
     while version < VERSION:
-        data, version = MIGRATIONS[version](data), version + 1
+        data = MIGRATIONS[version](data)
+        version += 1
     return data
 
 

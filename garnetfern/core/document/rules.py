@@ -5,6 +5,7 @@ from collections.abc import Collection, Iterator
 from ..errors import Problem
 from .backdrop import Backdrop
 from .blocks import Block
+from .bounds import address_problems, bound_problems
 from .model import Area, Band, Page, Site
 from .screens import range_problems
 
@@ -123,10 +124,13 @@ def _fit_problems(site: Site) -> Iterator[Problem]:
 
 def problems_of(site: Site, fonts: Collection[str] | None = None) -> Iterator[Problem]:
     """Every broken rule. `fonts` are the families that ship; None leaves them unchecked."""
+    yield from bound_problems(site)
+    yield from address_problems(site)
     yield from range_problems(site.screens)
     yield from _repeated([(s.id, f"$.screens[{n}].id") for n, s in enumerate(site.screens)])
     yield from _repeated([(a.id, f"$.assets[{n}].id") for n, a in enumerate(site.assets)])
     yield from _repeated([(s.id, f"$.slots[{n}].id") for n, s in enumerate(site.slots)])
+    yield from _repeated([(p.id, f"$.pages[{n}].id") for n, p in enumerate(site.pages)])
     yield from _repeated([(p.slug, f"$.pages[{n}].slug") for n, p in enumerate(site.pages)])
     yield from _repeated([(g.id, f"$.gradients[{n}].id") for n, g in enumerate(site.gradients)])
     yield from _repeated([(k.id, f"$.looks[{n}].id") for n, k in enumerate(site.looks)])

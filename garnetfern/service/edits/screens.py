@@ -1,10 +1,10 @@
 """Screens of the site, and putting exceptions back."""
 
-import re
 from typing import Any, Literal
 
 from pydantic import Field
 
+from ...core.css.escape import file_part
 from ...core.document import Screen, Site, screen_for
 from ...core.errors import GarnetfernError, NotFoundError
 from .common import Asked, Edited, page_of, with_page
@@ -47,7 +47,7 @@ def add_screen(site: Site, asked: AddScreen) -> Edited:
         raise ScreenError("Eight screens are the most. Take one away first.")
     if any(s.width == asked.width for s in site.screens):
         raise ScreenError(f"There is a screen {asked.width} px wide already.")
-    slug = re.sub(r"[^a-z0-9]+", "-", asked.name.lower()).strip("-")[:30] or "screen"
+    slug = file_part(asked.name, "screen", 30)
     slug = slug if slug[0].isalpha() else f"s-{slug}"
     taken = {s.id for s in site.screens}
     name = next(n for n in (slug, *(f"{slug}-{k}" for k in range(2, 20))) if n not in taken)
