@@ -12,10 +12,10 @@ import numpy as np
 from PIL import Image
 
 from garnetfern.cli import start_site
-from garnetfern.core.picture.budget import KINDS, fit_to_budget
-from garnetfern.core.picture.rendition import rendition_image
+from garnetfern.core.picture.budget import KINDS
 from garnetfern.core.resolve.image import renditions
 from garnetfern.service.edits.pictures import LayPicture
+from garnetfern.service.fitting import Wanted
 from garnetfern.service.framing import framing
 from garnetfern.service.studio import Studio
 
@@ -75,7 +75,7 @@ def measure() -> list[str]:
             emission = studio.emitted(site, site.pages[0])
             assert "twelve" in emission.css
             wide = next(r for r in renditions(site.asset(asset.id)) if r.width >= 1600)
-            studio.pictures.file(wide)
+            studio.pictures.data(wide)
 
         seen = _timed(sight)
         site = studio.site()
@@ -91,12 +91,11 @@ def measure() -> list[str]:
 
         def derive() -> None:
             for rendition in wanted:
-                image = rendition_image(studio.pictures.original(asset.hash), rendition)
                 for kind in KINDS:
-                    fit_to_budget(image, kind, 180_000)
+                    studio.fitting.make(Wanted(asset, rendition, 180_000), kind)
 
         derived = _timed(derive, 1)
-        studio.db.close()
+        studio.close()
     plain = _timed(lambda: _plain_sight(data))
     simple = _timed(lambda: _plain_derivatives(data, [800, 1600]), 1)
     return [

@@ -66,7 +66,7 @@ def start_site(data: Path, demo: bool) -> None:
     studio = Studio(data)
     if studio.history.empty():
         studio.start(demo_site_file() if demo else empty_site_file(), "The sample site" if demo else "A new site")
-    studio.db.close()
+    studio.close()
 
 
 @app.command()

@@ -59,4 +59,4 @@ def studio(tmp_path: Path) -> Iterator[Studio]:
     made = Studio(tmp_path)
     made.start(one_banner(), "A new site")
     yield made
-    made.db.close()
+    made.close()

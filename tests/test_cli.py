@@ -86,12 +86,12 @@ def test_a_first_start_lays_a_site_and_later_ones_keep_it(tmp_path):
     start_site(tmp_path, demo=False)
     studio = Studio(tmp_path)
     studio.change(1, [{"op": "replace", "path": "/name", "value": "Ours"}], "rename")
-    studio.db.close()
+    studio.close()
     start_site(tmp_path, demo=False)
     again = Studio(tmp_path)
     assert again.state().document["name"] == "Ours"
     assert again.state().undo == "rename"
-    again.db.close()
+    again.close()
 
 
 def test_check_can_ask_for_more_than_the_site_says(tmp_path):

@@ -9,13 +9,13 @@ from typing import Annotated, Any
 
 from fastapi import APIRouter, FastAPI, HTTPException, Query, Request
 from fastapi.concurrency import run_in_threadpool
-from fastapi.responses import FileResponse, HTMLResponse, JSONResponse, Response
+from fastapi.responses import HTMLResponse, JSONResponse, Response
 from fastapi.staticfiles import StaticFiles
 
 from .. import __version__
 from ..core.css.escape import style_text
 from ..core.document import pointed_at
-from ..core.picture.decode import MAX_BYTES
+from ..core.limits import PICTURE, SITE_FILE
 from ..fonts import FOLDER as FONTS
 from ..service.build_up import BuildUp
 from ..service.check import check_page
@@ -33,7 +33,6 @@ from .uploads import read_body
 
 WEB = Path(__file__).resolve().parent.parent / "web"
 PICTURE_NAME = re.compile(r"[a-z0-9-]*?-(\d{1,5})-([0-9a-f]{10})(?:-c(\d{1,5}-\d{1,5}-\d{1,5}-\d{1,5}))?\.webp")
-MAX_SITE_FILE = 500 * 1024 * 1024
 LIVE_STYLE = "html { scrollbar-width: none; }"
 
 
@@ -129,7 +128,7 @@ def file_routes(studio: Studio) -> APIRouter:
 
     @api.post("/pictures", response_model=m.Picked)
     async def add_picture(request: Request, name: Annotated[str, Query(min_length=1, max_length=300)]) -> Any:
-        data = await read_body(request, MAX_BYTES, name[:80])
+        data = await read_body(request, PICTURE, name[:80])
         return {"asset": await run_in_threadpool(studio.add_picture, data, name)}
 
     @api.get("/bundle", response_model=list[m.BundleFile])
@@ -148,14 +147,14 @@ def file_routes(studio: Studio) -> APIRouter:
     async def open_site_file(
         request: Request, revision: int, name: Annotated[str, Query(max_length=120)] = "a site file"
     ) -> Any:
-        data = await read_body(request, MAX_SITE_FILE, name)
+        data = await read_body(request, SITE_FILE, name)
         return asdict(await run_in_threadpool(studio.open_site_file, data, revision, name))
 
     @api.post("/looks-of", response_model=m.StateView)
     async def looks_of(
         request: Request, revision: int, name: Annotated[str, Query(max_length=120)] = "a site file"
     ) -> Any:
-        data = await read_body(request, MAX_SITE_FILE, name)
+        data = await read_body(request, SITE_FILE, name)
         return asdict(await run_in_threadpool(studio.take_looks, data, revision, name))
 
     return api
@@ -176,19 +175,18 @@ def visitor_routes(studio: Studio) -> APIRouter:
         return HTMLResponse(emitted.html(styles), headers={**FRESH, "content-security-policy": LIVE})
 
     @routes.get("/thumbs/{hash_}")
-    def thumb(hash_: str, large: str | None = None) -> FileResponse:
-        return FileResponse(
-            studio.thumb_file(hash_, 360 if large is None else 1200), media_type="image/webp", headers=FOREVER
-        )
+    def thumb(hash_: str, large: str | None = None) -> Response:
+        data = studio.thumb_data(hash_, 360 if large is None else 1200)
+        return Response(data, media_type="image/webp", headers=FOREVER)
 
     @routes.get("/pictures/{name}")
-    def picture(name: str) -> FileResponse:
+    def picture(name: str) -> Response:
         match = PICTURE_NAME.fullmatch(name)
         if not match:
             raise HTTPException(404, "There is no such picture.")
         part = tuple(map(int, match[3].split("-"))) if match[3] else None
-        file = studio.rendition_file(match[2], int(match[1]), part)  # type: ignore[arg-type]
-        return FileResponse(file, media_type="image/webp", headers=FOREVER)
+        data = studio.rendition_data(match[2], int(match[1]), part)  # type: ignore[arg-type]
+        return Response(data, media_type="image/webp", headers=FOREVER)
 
     return routes
 
@@ -214,7 +212,7 @@ def create_app(data: Path, door: Door = LOOPBACK) -> Guarded:
     async def lifespan(_: FastAPI) -> AsyncIterator[None]:
         studio.worker.start()
         yield
-        await run_in_threadpool(studio.worker.stop)
+        await run_in_threadpool(studio.close)
 
     app = Guarded(
         title="Garnetfern",
@@ -224,7 +222,7 @@ def create_app(data: Path, door: Door = LOOPBACK) -> Guarded:
         openapi_url="/api/openapi.json",
         lifespan=lifespan,
     )
-    app.guard = Guard(door)
+    app.guard = Guard(door, studio.note_refusal)
     app.state.studio = studio
     errors.install(app)
     every = (

@@ -5,13 +5,22 @@ import logging
 from fastapi import FastAPI, Request
 from fastapi.exceptions import RequestValidationError
 from fastapi.responses import JSONResponse
+from peewee import PeeweeException
 from starlette.exceptions import HTTPException
 
 from ..core.errors import GarnetfernError, NotFoundError, StaleError
+from ..sandbox import RoomError
 from ..service.polite import SupersededError
+from ..store import RefusedError, refusal_of
 
 log = logging.getLogger("garnetfern")
-STATUS: dict[type[GarnetfernError], int] = {StaleError: 409, NotFoundError: 404, SupersededError: 410}
+STATUS: dict[type[GarnetfernError], int] = {
+    StaleError: 409,
+    NotFoundError: 404,
+    SupersededError: 410,
+    RoomError: 503,
+    RefusedError: 507,
+}
 
 
 def problem(status: int, kind: str, message: str, path: str = "$") -> JSONResponse:
@@ -42,6 +51,10 @@ def _http(_: Request, error: Exception) -> JSONResponse:
 
 
 def _unforeseen(_: Request, error: Exception) -> JSONResponse:
+    refusal = refusal_of(error)
+    if refusal is not None:
+        log.error("refused by the system: %s", type(error).__name__)
+        return problem(status_of(refusal), refusal.kind, refusal.message)
     log.error("unforeseen error", exc_info=error)
     return problem(500, "internal", "Something went wrong inside. Nothing was changed; please try again.")
 
@@ -51,4 +64,6 @@ def install(app: FastAPI) -> None:
     app.add_exception_handler(GarnetfernError, _known)
     app.add_exception_handler(RequestValidationError, _bad_request)
     app.add_exception_handler(HTTPException, _http)
+    for kind in (OSError, PeeweeException, MemoryError):
+        app.add_exception_handler(kind, _unforeseen)
     app.add_exception_handler(Exception, _unforeseen)

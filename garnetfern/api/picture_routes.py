@@ -72,7 +72,7 @@ def shelf_routes(studio: Studio) -> APIRouter:
     @api.post("/mend/facts", response_model=p.MendView)
     def mend_facts(body: p.AskedMend) -> Any:
         asset = _asset(studio, body.asset)
-        data, before, after = mended(studio.pictures.original, asset, body.way)
+        data, before, after = mended(studio.room, studio.pictures.original, asset, body.way)
         twice = 2 if body.way == "mirror" else 1
         width = asset.width * (twice if before.across.shows else 1)
         height = asset.height * (twice if before.down.shows else 1)
@@ -82,12 +82,12 @@ def shelf_routes(studio: Studio) -> APIRouter:
     @api.post("/mend", response_model=m.Picked)
     def mend(body: p.AskedMend) -> Any:
         asset = _asset(studio, body.asset)
-        data, _, _ = mended(studio.pictures.original, asset, body.way)
+        data, _, _ = mended(studio.room, studio.pictures.original, asset, body.way)
         return {"asset": studio.add_picture(data, f"{asset.title}, mended.png", asset.credit)}
 
     @api.get("/mended/{asset}/{way}.png", response_class=Response, include_in_schema=False)
     def mended_picture(asset: str, way: Literal["cross-fade", "mirror"]) -> Response:
-        data, _, _ = mended(studio.pictures.original, _asset(studio, asset), way)
+        data, _, _ = mended(studio.room, studio.pictures.original, _asset(studio, asset), way)
         return Response(data, media_type="image/png")
 
     @api.post("/slot", response_model=p.SlotView)
@@ -107,7 +107,7 @@ def shelf_routes(studio: Studio) -> APIRouter:
     @api.get("/slot-file", response_class=Response)
     def slot_file(slot: str, asset: str, kind: Annotated[Literal["jpeg", "png"], Query()] = "jpeg") -> Response:
         site = studio.site()
-        data, name = cut_file(studio.pictures.original, site, slot, asset, kind)
+        data, name = cut_file(studio.room, studio.pictures.original, site, slot, asset, kind)
         return download(data, name, f"image/{kind}")
 
     return api

@@ -40,7 +40,7 @@ SVG_FILTERS = 200
 """Filter primitives, counted each time that a filter is used."""
 SVG_BLUR = 250.0
 """The widest standard deviation of a blur, px of the drawing as it is drawn."""
-SVG_SHEETS = 400
+SVG_SHEETS = 3_000
 """Elements that are painted on a sheet of their own (filter, mask, clip, opacity), counted each time they are used."""
 SVG_SHEETS_DEEP = 16
 """How many such sheets may lie within one another."""
@@ -48,8 +48,8 @@ SVG_TEXT = 200_000
 
 # site files
 SITE_FILE = 500 * MB
-SITE_FILE_UNFOLDED = 2_000 * MB
-SITE_FILE_MEMBERS = 4_000
+SITE_FILE_UNFOLDED = 600 * MB
+SITE_FILE_MEMBERS = 2_100
 SITE_FILE_RATIO = 200
 """How many times as large as its packed form a member may be."""
 

@@ -39,6 +39,7 @@ def asset(asset_id: str, data: bytes) -> dict[str, Any]:
         "width": facts.width,
         "height": facts.height,
         "bytes": len(data),
+        "alpha": facts.alpha,
     }
 
 

@@ -50,7 +50,7 @@ def check_facts(site: Site, before: Site | None, find: Callable[[str], Any]) -> 
         for fact in FACTS:
             if getattr(row, fact) != getattr(asset, fact):
                 message = (
-                    f"{asset.name!r} has the {fact} {getattr(row, fact)!r}, which was found when it came in and cannot be "
+                    f"{asset.name!r} has the {fact} {getattr(row, fact)!r}, found when it came in, which cannot be "
                     f"changed. Received: {getattr(asset, fact)!r}. Nothing was changed."
                 )
                 raise DocumentError([Problem("facts", message, f"{path}.{fact}")])

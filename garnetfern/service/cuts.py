@@ -1,30 +1,24 @@
 """Copies made from pictures: mended tiles, and files for exact slots."""
 
-import io
 from collections.abc import Callable
 
 from ..core.document import Asset, Site
 from ..core.errors import NotFoundError, PictureError
-from ..core.picture.decode import load
-from ..core.picture.slots import locked, slot_file, widest_crop
-from ..core.picture.tiles import LARGEST, Mending, Seams, mend, seams_of
+from ..core.picture.slots import locked, widest_crop
+from ..core.picture.tiles import LARGEST, Mending, Seams
+from ..sandbox import Room
 
 Original = Callable[[str], bytes]
 
 
-def mended(original: Original, asset: Asset, way: Mending) -> tuple[bytes, Seams, Seams]:
+def mended(room: Room, original: Original, asset: Asset, way: Mending) -> tuple[bytes, Seams, Seams]:
     """A mended copy of a tile as a file, and its seams before and after. Raises PictureError for large pictures."""
     if max(asset.width, asset.height) > LARGEST:
         raise PictureError(f"{asset.name} is larger than {LARGEST} px; tiles are smaller. Nothing was mended.")
-    image = load(original(asset.hash), asset.name)
-    before = seams_of(image)
-    copy = mend(image, way, before.across.shows, before.down.shows)
-    out = io.BytesIO()
-    copy.save(out, "PNG")
-    return out.getvalue(), before, seams_of(copy)
+    return room.mend(original(asset.hash), asset.name, way)
 
 
-def cut_file(original: Original, site: Site, slot_id: str, asset_id: str, kind: str) -> tuple[bytes, str]:
+def cut_file(room: Room, original: Original, site: Site, slot_id: str, asset_id: str, kind: str) -> tuple[bytes, str]:
     """A picture cut for a slot, exactly as large as the slot, and a name for the file. Raises NotFoundError."""
     slot = next((s for s in site.slots if s.id == slot_id), None)
     asset = next((a for a in site.assets if a.id == asset_id), None)
@@ -32,7 +26,6 @@ def cut_file(original: Original, site: Site, slot_id: str, asset_id: str, kind: 
         raise NotFoundError("There is no such slot or picture.")
     fit = site.fit(slot_id, asset_id)
     crop = locked(asset, slot, fit.crop) if fit else widest_crop(asset, slot)
-    image = load(original(asset.hash))
     ending = "jpg" if kind == "jpeg" else "png"
     name = f"{asset.id}-{slot.id}-{slot.width}x{slot.height}.{ending}"
-    return slot_file(image, slot, crop, kind), name
+    return room.slot_file(original(asset.hash), slot, crop, kind), name

@@ -7,9 +7,9 @@ from ..core.css.pictures import Emission
 from ..core.css.urls import File, Urls, slug_of
 from ..core.document import Asset, Page, Site
 from ..core.picture.budget import KINDS, MEDIA, FileKind, fit_to_budget
-from ..core.picture.rendition import rendition_image
 from ..core.resolve.fonts import FontBook
 from ..core.resolve.records import Rendition
+from ..sandbox import Room
 from ..store import FittedFile, FittedFiles, fitted_key
 
 PHONE_BELOW = 600
@@ -81,9 +81,9 @@ class Fitting:
     """Makes and finds fitted files."""
 
     def __init__(
-        self, files: FittedFiles, original: Callable[[str], bytes], plain: Callable[[Rendition], bytes]
+        self, room: Room, files: FittedFiles, original: Callable[[str], bytes], plain: Callable[[Rendition], bytes]
     ) -> None:
-        self._files, self._original, self._plain = files, original, plain
+        self._room, self._files, self._original, self._plain = room, files, original, plain
 
     def missing(self, site: Site, fonts: FontBook) -> list[tuple[Wanted, FileKind]]:
         """What has still to be made."""
@@ -97,8 +97,13 @@ class Fitting:
 
     def make(self, one: Wanted, kind: FileKind) -> FittedFile:
         """Encode one file and keep it."""
-        image = rendition_image(self._original(one.rendition.hash), one.rendition)
-        encoded = fit_to_budget(image, kind, one.budget)
+        original = self._original(one.rendition.hash)
+        encoded = fit_to_budget(
+            kind,
+            one.budget,
+            lambda quality: self._room.encode(original, one.rendition, kind, quality),
+            lambda data: self._room.ssim(original, one.rendition, data),
+        )
         return self._files.keep(fitted_key(one.rendition, kind, one.budget), encoded)
 
     def found(self, site: Site, fonts: FontBook) -> dict[Rendition, list[tuple[FileKind, FittedFile]]]:

@@ -3,8 +3,9 @@
 from functools import lru_cache
 
 from ..core.draw.sample import Picture
-from ..core.picture import decode_rendition, encode_rendition
+from ..core.picture import decode_rendition
 from ..core.resolve.records import Rendition
+from ..sandbox import shared_room
 
 
 class MemoryPictures:
@@ -16,7 +17,7 @@ class MemoryPictures:
         self.pixels = lru_cache(maxsize=16)(self._pixels)
 
     def _encode(self, rendition: Rendition) -> bytes:
-        return encode_rendition(self._originals[rendition.hash], rendition)
+        return shared_room().rendition(self._originals[rendition.hash], rendition)
 
     def _pixels(self, rendition: Rendition) -> Picture:
         return decode_rendition(self._encoded(rendition))

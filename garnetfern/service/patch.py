@@ -37,7 +37,9 @@ def patched(document: dict[str, Any], patch: Patch, size: int = 0) -> dict[str, 
             size += _adds(result, step)
             if size > limits.DOCUMENT:
                 most = limits.DOCUMENT // limits.MB
-                raise _refused(f"Step {n + 1} would make the site larger than {most} MB, which is the most.", "$", "size")
+                raise _refused(
+                    f"Step {n + 1} would make the site larger than {most} MB, which is the most.", "$", "size"
+                )
             result = jsonpatch.apply_patch(result, [step], in_place=True)
         except (jsonpatch.JsonPatchException, jsonpatch.JsonPointerException, TypeError, KeyError, ValueError) as error:
             raise _refused(f"The change does not fit the document ({error}).") from error

@@ -1,20 +1,16 @@
 """The site file: a zip with `site.json` and `pictures/`, checked on the way in."""
 
 import hashlib
-import io
 import json
-import zipfile
 from collections.abc import Collection
 from dataclasses import dataclass
 
 from ..core.document import Asset, Site, read_site
-from ..core.errors import SiteFileError
-from ..core.picture import examine
-from ..core.picture.decode import MAX_BYTES
+from ..core.errors import DocumentError, SiteFileError
+from ..core.limits import DOCUMENT, MB, PICTURE, SITE_FILE
+from ..core.plain import read_json
+from ..sandbox import Room, shared_room
 from .archive import zip_of
-
-MAX_DOCUMENT = 20 * 1024 * 1024
-MAX_FILE = 2 * 1024**3
 
 
 @dataclass(frozen=True)
@@ -38,54 +34,42 @@ def pack_site_file(file: SiteFile) -> bytes:
     return zip_of(files)
 
 
-def _entry(archive: zipfile.ZipFile, name: str, most: int) -> bytes:
-    try:
-        info = archive.getinfo(name)
-    except KeyError as error:
-        raise SiteFileError(f"The site file lacks {name}. Nothing was changed.", name) from error
-    if info.file_size > most:
-        raise SiteFileError(f"{name} unfolds to more than {most // 1024 // 1024} MB. Nothing was changed.", name)
-    try:
-        with archive.open(info) as stream:
-            data = stream.read(most + 1)
-    except (zipfile.BadZipFile, OSError, EOFError, NotImplementedError, RuntimeError) as error:
-        raise SiteFileError(f"{name} is damaged in the site file. Nothing was changed.", name) from error
-    if len(data) > most:
-        raise SiteFileError(f"{name} unfolds to more than it says. Nothing was changed.", name)
-    return data
+def _member(members: dict[str, bytes], name: str, most: int) -> bytes:
+    if name not in members:
+        raise SiteFileError(f"The site file lacks {name}. Nothing was changed.", name)
+    if len(members[name]) > most:
+        raise SiteFileError(f"{name} unfolds to more than {most // MB} MB. Nothing was changed.", name)
+    return members[name]
 
 
-def _picture(archive: zipfile.ZipFile, asset: Asset) -> bytes:
+def _picture(room: Room, members: dict[str, bytes], asset: Asset) -> tuple[Asset, bytes]:
+    """The picture's bytes, and its entry with the facts as they were found."""
     name = picture_path(asset)
-    data = _entry(archive, name, MAX_BYTES)
+    data = _member(members, name, PICTURE)
     if hashlib.sha256(data).hexdigest() != asset.hash:
         raise SiteFileError(f"{name} is not the picture its name says (its hash differs). Nothing was changed.", name)
-    facts = examine(data, asset.name)
+    facts = room.examine(data, asset.name)
     if (facts.type, facts.width, facts.height) != (asset.type, asset.width, asset.height):
         raise SiteFileError(f"{name} has another size or type than site.json says. Nothing was changed.", name)
-    return data
+    return asset.model_copy(update={"bytes": len(data), "alpha": facts.alpha}), data
 
 
-def unpack_site_file(data: bytes, fonts: Collection[str]) -> SiteFile:
+def unpack_site_file(data: bytes, fonts: Collection[str], room: Room | None = None) -> SiteFile:
     """Read and check a site file. Raises SiteFileError, DocumentError or PictureError; takes all or nothing."""
-    if len(data) > MAX_FILE:
-        raise SiteFileError("A site file has 2 GB at the most. Nothing was changed.")
+    if len(data) > SITE_FILE:
+        raise SiteFileError(f"A site file has {SITE_FILE // MB} MB at the most. Nothing was changed.")
+    room = room or shared_room()
+    members = room.unfold(data)
     try:
-        archive = zipfile.ZipFile(io.BytesIO(data))
-    except (zipfile.BadZipFile, OSError, ValueError) as error:
-        raise SiteFileError("This is not a site file: it is no zip that can be read. Nothing was changed.") from error
-    with archive:
-        try:
-            document = json.loads(_entry(archive, "site.json", MAX_DOCUMENT))
-        except (ValueError, RecursionError) as error:
-            message = f"site.json is no JSON that can be read ({error}). Nothing was changed."
-            raise SiteFileError(message, "site.json") from error
-        site = read_site(document, fonts)
-        wanted = {"site.json", *map(picture_path, site.assets)}
-        strange = [name for name in archive.namelist() if name not in wanted and not name.endswith("/")]
-        if strange:
-            raise SiteFileError(
-                f"The site file holds {strange[0][:60]!r}, which site.json does not name. Nothing was changed.",
-                strange[0],
-            )
-        return SiteFile(site, {asset.hash: _picture(archive, asset) for asset in site.assets})
+        document = read_json(_member(members, "site.json", DOCUMENT))
+    except DocumentError as error:
+        raise SiteFileError(f"site.json: {error.message} Nothing was changed.", "site.json") from error
+    site = read_site(document, fonts)
+    wanted = {"site.json", *map(picture_path, site.assets)}
+    strange = [name for name in members if name not in wanted]
+    if strange:
+        message = f"The site file holds {strange[0][:60]!r}, which site.json does not name. Nothing was changed."
+        raise SiteFileError(message, strange[0][:60])
+    found = [_picture(room, members, asset) for asset in site.assets]
+    known = site.model_copy(update={"assets": tuple(asset for asset, _ in found)})
+    return SiteFile(known, {asset.hash: picture for asset, picture in found})

@@ -7,21 +7,21 @@ from typing import Any
 from ..core.css import EmittedPage, EmittedRule, Urls, bundle_files, emit_page, emit_rule
 from ..core.document import Area, Asset, Page, Site, crop_of, read_site
 from ..core.errors import NotFoundError, StaleError
-from ..core.picture import examine
-from ..core.picture.decode import examined
+from ..core.picture import Facts
+from ..core.plain import tidied
 from ..core.reading import Reader
 from ..core.reading.visits import read_visits
 from ..core.resolve.image import renditions
-from ..core.resolve.records import Rendition
 from ..fonts import font_bytes, shipped_fonts
-from ..store import FittedFiles, History, Jobs, JobState, PictureFiles, State, open_database
-from ..store.tables import bind
+from ..sandbox import Room, shared_room
+from ..store import Copy, DamagedError, Folder, JobState, State
 from .archive import zip_of
-from .assets import new_asset
+from .assets import check_facts, new_asset
 from .cuts import cut_file
+from .damage import damaged, told
 from .edits import apply_edit
 from .fitting import Fitting
-from .looks import Looks, known_of, to_json
+from .looks import Looks, to_json
 from .other_looks import with_looks_of
 from .patch import Patch, patched
 from .polite import Manners, PoliteReader
@@ -35,21 +35,27 @@ LIVE = Urls("/pictures/", "/fonts/")
 class Studio:
     """One site in one data folder, with everything that is needed to work on it."""
 
-    def __init__(self, data: Path) -> None:
-        db = open_database(data / "garnetfern.sqlite")
-        bind(db)
-        self.db = db
-        self.history = History(db)
-        self.pictures = PictureFiles(db, data / "pictures")
+    def __init__(self, data: Path, room: Room | None = None) -> None:
+        self.room = room or shared_room()
+        self.folder = Folder(data, self.room.rendition)
+        self.history, self.pictures = self.folder.history, self.folder.pictures
+        self.fitted, self.jobs = self.folder.fitted, self.folder.jobs
         self.fonts = shipped_fonts()
         self.reader = Reader(self.fonts, self.pictures)
         self.manners = Manners()
-        self.looks = Looks(self.pictures)
-        self.fitted = FittedFiles(db, data / "fitted")
-        self.fitting = Fitting(self.fitted, self.pictures.original, self._picture_bytes)
-        self.jobs = Jobs(db)
-        self.worker = Worker(self.jobs, {"fit": self._fit}, db.close)
+        self.looks = Looks(self.pictures, self.room)
+        self.fitting = Fitting(self.room, self.fitted, self.original, self.pictures.data)
+        self.worker = Worker(self.jobs, {"fit": self._fit}, self.folder.db.close, self.folder.keep_copy)
         self._present: tuple[int, bytes, Site] | None = None
+
+    def close(self) -> None:
+        """End all work and let the data folder go."""
+        self.worker.stop()
+        self.folder.close()
+
+    def note_refusal(self, status: int, kind: str, method: str, path: str) -> None:
+        """Write a refusal into the log."""
+        self.folder.journal.note("refused", status=status, kind=kind, method=method, path=path)
 
     def site(self, patch: Patch | None = None, based_on: int | None = None) -> Site:
         """The present site, with a patch applied that is not kept. Raises StaleError where `based_on` is another."""
@@ -57,7 +63,7 @@ class Studio:
         if based_on is not None and based_on != revision:
             raise StaleError(based_on, revision)
         if patch:
-            return read_site(patched(pickle.loads(packed), patch), self.fonts.names())
+            return read_site(patched(pickle.loads(packed), patch, len(packed)), self.fonts.names())
         return present
 
     def _at_hand(self) -> tuple[int, bytes, Site]:
@@ -80,13 +86,13 @@ class Studio:
     def change(self, based_on: int, patch: Patch, label: str) -> State:
         """Keep a change as one step. Raises DocumentError (nothing kept) or StaleError."""
         site = self.site(patch, based_on)
-        self._know_pictures(site)
-        return self.history.change(based_on, site.model_dump(mode="json"), label)
+        check_facts(site, self.site(), self.pictures.find)
+        return self._keep(based_on, site, label)
 
-    def _know_pictures(self, site: Site) -> None:
-        for asset in site.assets:
-            if self.pictures.find(asset.hash) is None:
-                raise NotFoundError(f"The picture {asset.name!r} is not in the store; hand it in first.")
+    def _keep(self, based_on: int, site: Site, label: str) -> State:
+        state = self.history.change(based_on, site.model_dump(mode="json"), tidied(label, 200))
+        self.folder.journal.note("kept", revision=state.revision)
+        return state
 
     def undo(self, based_on: int) -> State:
         """One step back."""
@@ -132,13 +138,13 @@ class Studio:
         site = self.site(None, based_on)
         done = apply_edit(site, edit, self.looks, self.fonts)
         checked = read_site(done.site.model_dump(mode="json"), self.fonts.names())
-        self._know_pictures(checked)
-        return self.history.change(based_on, checked.model_dump(mode="json"), done.label[:200]), done.chosen
+        check_facts(checked, site, self.pictures.find)
+        return self._keep(based_on, checked, done.label), done.chosen
 
     def add_picture(self, data: bytes, name: str, credit: str = "") -> Asset:
         """Check and keep a picture; gives the asset to put into the document. Raises PictureError."""
-        facts, image = examined(data, name)
-        hash_ = self.pictures.keep(data, facts, to_json(known_of(image)))
+        facts, known = self.room.look_at(data, tidied(name))
+        hash_ = self.pictures.keep(data, facts, to_json(known))
         return new_asset(self.site(), name, hash_, len(data), facts, credit)
 
     def add_stock(self, name: str) -> Asset:
@@ -169,30 +175,39 @@ class Studio:
         fields = {name: getattr(row, name) for name in ("hash", "type", "width", "height", "bytes")}
         return Asset.model_validate({"id": "picture", "name": row.hash, **fields})
 
-    def rendition_file(self, prefix: str, width: int, part: tuple[int, int, int, int] | None = None) -> Path:
+    def original(self, hash_: str) -> bytes:
+        """The original bytes of a picture. Raises DamagedError, which says where the picture is used."""
+        try:
+            return self.pictures.original(hash_)
+        except DamagedError as error:
+            raise told(self.site(), hash_, error) from error
+
+    def rendition_data(self, prefix: str, width: int, part: tuple[int, int, int, int] | None = None) -> bytes:
         """The file of a picture's (or its part's) rendition of this width. Raises NotFoundError."""
         asset = self._asset(prefix)
         crop = crop_of(part, asset.width, asset.height) if part else None
         found = next((r for r in renditions(asset, crop) if r.width == width and r.crop == part), None)
         if found is None:
             raise NotFoundError("There is no such size of this picture.")
-        return self.pictures.file(found)
+        return self.pictures.data(found)
 
-    def thumb_file(self, prefix: str, least: int = 360) -> Path:
+    def thumb_data(self, prefix: str, least: int = 360) -> bytes:
         """The file of a picture's rendition at least so wide, for choosing and framing. Raises NotFoundError."""
         options = renditions(self._asset(prefix))
-        return self.pictures.file(next((r for r in options if r.width >= least), options[-1]))
-
-    def _picture_bytes(self, rendition: Rendition) -> bytes:
-        return self.pictures.file(rendition).read_bytes()
+        return self.pictures.data(next((r for r in options if r.width >= least), options[-1]))
 
     def bundle_files(self) -> dict[str, bytes]:
-        """Pages, stylesheets, pictures and fonts of the whole site, by their path; fitted pictures where there are."""
+        """Pages, stylesheets, pictures and fonts of the whole site, by their path; fitted pictures where there are.
+
+        Raises DamagedError where an original is not what it was: it is not handed out.
+        """
         site = self.site()
+        for asset in damaged(site, self.pictures.original):
+            self.original(asset.hash)
         urls, picture = self.fitting.sources(site, self.fonts)
         files = bundle_files(site, self.fonts, picture, font_bytes, urls)
         for fit in site.fits:
-            data, name = cut_file(self.pictures.original, site, fit.slot, fit.asset, "jpeg")
+            data, name = cut_file(self.room, self.original, site, fit.slot, fit.asset, "jpeg")
             files[f"slots/{name}"] = data
         return files
 
@@ -203,38 +218,52 @@ class Studio:
     def site_file(self) -> bytes:
         """The site and its pictures in one open file."""
         site = self.site()
-        return pack_site_file(SiteFile(site, {a.hash: self.pictures.original(a.hash) for a in site.assets}))
+        return pack_site_file(SiteFile(site, {a.hash: self.original(a.hash) for a in site.assets}))
 
     def take_in(self, file: SiteFile) -> None:
         """Keep the pictures of an opened site file."""
         for asset in file.site.assets:
-            data = file.pictures[asset.hash]
-            self.pictures.keep(data, examine(data, asset.name))
+            self._take(asset, file)
+
+    def _take(self, asset: Asset, file: SiteFile) -> None:
+        facts = Facts(asset.type, asset.width, asset.height, asset.alpha, asset.note)
+        self.pictures.keep(file.pictures[asset.hash], facts)
 
     def open_site_file(self, data: bytes, based_on: int, name: str) -> State:
         """Put the site of a file in place of the present one, as one step that can be undone."""
-        file = unpack_site_file(data, self.fonts.names())
+        self.site(None, based_on)
+        file = unpack_site_file(data, self.fonts.names(), self.room)
         self.take_in(file)
-        return self.history.change(based_on, file.site.model_dump(mode="json"), f"Open {name}")
+        return self._keep(based_on, file.site, f"Open {tidied(name)}")
 
     def take_looks(self, data: bytes, based_on: int, name: str) -> State:
         """Add the looks and gradients of another site's file, as one step. Raises SiteFileError; then nothing is."""
         present = self.site(None, based_on)
-        file = unpack_site_file(data, self.fonts.names())
+        file = unpack_site_file(data, self.fonts.names(), self.room)
         site = read_site(with_looks_of(present, file).model_dump(mode="json"), self.fonts.names())
         known = {a.hash for a in present.assets}
         for asset in site.assets:
             if asset.hash not in known:
-                original = file.pictures[asset.hash]
-                self.pictures.keep(original, examine(original, asset.name))
-        return self.history.change(based_on, site.model_dump(mode="json"), f"Looks out of {name}")
+                self._take(asset, file)
+        return self._keep(based_on, site, f"Looks out of {tidied(name)}")
 
     def take_visits(self, data: bytes, based_on: int) -> State:
         """Put the owner's table of visits in place of the one that ships. Raises VisitsError: nothing was changed."""
         present = self.site(None, based_on)
         table = read_visits(data.decode("utf-8", errors="replace"))
         site = present.model_copy(update={"visits": table})
-        return self.history.change(based_on, site.model_dump(mode="json"), f"Visits on {len(table)} widths")
+        return self._keep(based_on, read_site(site.model_dump(mode="json")), f"Visits on {len(table)} widths")
+
+    def copies(self) -> list[Copy]:
+        """The daily copies that can be brought back, newest first."""
+        return self.folder.copies.list()
+
+    def bring_back(self, based_on: int, day: str) -> State:
+        """Put the site of a daily copy in place of the present one, as one step that can be undone."""
+        self.site(None, based_on)
+        site = read_site(self.folder.copies.document(day), self.fonts.names())
+        check_facts(site, None, self.pictures.find)
+        return self._keep(based_on, site, f"Bring back the copy of {day}")
 
     def start(self, file: SiteFile, label: str) -> None:
         """Begin with a site where there is none yet."""

@@ -2,16 +2,21 @@
 
 import logging
 import threading
+import time
 from collections.abc import Callable
 
 from ..core.errors import GarnetfernError
-from ..store import Jobs, JobState
+from ..store import Jobs, JobState, refusal_of
 
 log = logging.getLogger("garnetfern")
 Report = Callable[[int, int, str], bool]
 """Done, total and a message; gives whether to go on."""
 Task = Callable[[Report], str]
 """Work: gives the message it ends with."""
+
+
+BETWEEN = 300.0
+"""How often what is done between pieces of work is looked at, s."""
 
 
 class StoppedError(Exception):
@@ -21,15 +26,23 @@ class StoppedError(Exception):
 class Worker:
     """Carries out the kinds of work it was given."""
 
-    def __init__(self, jobs: Jobs, tasks: dict[str, Task], finish: Callable[[], object] = lambda: None) -> None:
-        self._jobs, self._tasks, self._finish = jobs, tasks, finish
+    def __init__(
+        self,
+        jobs: Jobs,
+        tasks: dict[str, Task],
+        finish: Callable[[], object] = lambda: None,
+        between: Callable[[], object] = lambda: None,
+    ) -> None:
+        self._jobs, self._tasks, self._finish, self._between = jobs, tasks, finish, between
         self._wake = threading.Event()
         self._ending = False
+        self._revived = False
+        self._looked = -BETWEEN
         self._thread: threading.Thread | None = None
 
     def start(self) -> None:
         """Take up what was left at the last end, and wait for more."""
-        self._jobs.revive()
+        self._revived = False
         self._thread = threading.Thread(target=self._run, daemon=True, name="garnetfern-worker")
         self._thread.start()
 
@@ -46,13 +59,29 @@ class Worker:
 
     def _run(self) -> None:
         while not self._ending:
-            job = self._jobs.begin()
-            if job is None:
+            try:
+                busy = self._one()
+            except Exception as error:
+                busy = False
+                refusal = refusal_of(error)
+                log.warning("work waits: %s", refusal.message if refusal else type(error).__name__)
+            if not busy and not self._ending:
                 self._wake.wait(timeout=5)
                 self._wake.clear()
-                continue
-            self.carry_out(job)
         self._finish()
+
+    def _one(self) -> bool:
+        """Do what is to be done between work, then the next piece of work; gives whether there was one."""
+        if not self._revived:
+            self._jobs.revive()
+            self._revived = True
+        if time.monotonic() - self._looked >= BETWEEN:
+            self._looked = time.monotonic()
+            self._between()
+        job = self._jobs.begin()
+        if job is not None:
+            self.carry_out(job)
+        return job is not None
 
     def carry_out(self, job: JobState) -> None:
         """Do one piece of work to its end."""
@@ -75,6 +104,8 @@ class Worker:
                 self._jobs.end(job.id, "waiting", "Goes on at the next start.")
         except GarnetfernError as error:
             self._jobs.end(job.id, "failed", error.message)
-        except Exception:
+        except Exception as error:
+            refusal = refusal_of(error)
             log.exception("work %s failed", job.kind)
-            self._jobs.end(job.id, "failed", "Something went wrong inside. What was made so far is kept; try again.")
+            inside = "Something went wrong inside. What was made so far is kept; try again."
+            self._jobs.end(job.id, "failed", refusal.message if refusal else inside)

@@ -1,19 +1,38 @@
 """SQLite tables and picture files: what is kept, and how nothing that was acknowledged is lost."""
 
-from .database import open_database
+from .backup import backup, restore
+from .copies import Copy
 from .fitted import FittedFile, FittedFiles, fitted_key
+from .folder import Folder
 from .history import History, State
 from .jobs import Jobs, JobState
+from .lock import FolderLock
 from .pictures import PictureFiles
+from .tidy import leftovers, tidy
+from .trouble import DamagedError, FolderError, RefusedError, StoreError, refusal_of
+from .verify import Finding, verify
 
 __all__ = [
+    "Copy",
+    "DamagedError",
+    "Finding",
     "FittedFile",
     "FittedFiles",
+    "Folder",
+    "FolderError",
+    "FolderLock",
     "History",
     "JobState",
     "Jobs",
     "PictureFiles",
+    "RefusedError",
     "State",
+    "StoreError",
+    "backup",
     "fitted_key",
-    "open_database",
+    "leftovers",
+    "refusal_of",
+    "restore",
+    "tidy",
+    "verify",
 ]

@@ -1,72 +1,57 @@
-"""The database: opening it, and bringing an older one to the present form."""
+"""The database: opening it safely, and closing every connection to it."""
 
-from collections.abc import Callable
-from datetime import UTC, datetime
+import sqlite3
+import threading
+from contextlib import suppress
 from pathlib import Path
+from typing import Any
 
 from peewee import SqliteDatabase
+
+from .migrations import NAMES, migrate
+from .opening import inspect, keep_before, rehearse, room_for
 
 PRAGMAS = {"journal_mode": "wal", "foreign_keys": 1, "synchronous": "full", "busy_timeout": 5000}
 
 
-def now() -> str:
-    """The present moment as ISO 8601, UTC, whole seconds."""
-    return datetime.now(UTC).replace(microsecond=0).isoformat()
+class Database(SqliteDatabase):
+    """A database that knows its connections, one for each thread, so that all of them can be closed."""
+
+    def __init__(self, *arguments: Any, **named: Any) -> None:
+        self._all: list[sqlite3.Connection] = []
+        self._counting = threading.Lock()
+        super().__init__(*arguments, **named)
+
+    def _connect(self) -> Any:
+        connection = super()._connect()  # type: ignore[misc]
+        with self._counting:
+            self._all.append(connection)
+        return connection
+
+    def close_all(self) -> None:
+        """Fold the write-ahead log into the file and close every connection."""
+        with suppress(Exception):
+            self.execute_sql("PRAGMA wal_checkpoint(TRUNCATE)")
+        self.close()
+        with self._counting:
+            for connection in self._all:
+                with suppress(sqlite3.Error):
+                    connection.close()
+            self._all.clear()
 
 
-def _first_tables(db: SqliteDatabase) -> None:
-    db.execute_sql(
-        "CREATE TABLE step (number INTEGER PRIMARY KEY, label TEXT NOT NULL, "
-        "document TEXT NOT NULL, made TEXT NOT NULL)"
-    )
-    db.execute_sql(
-        "CREATE TABLE place (id INTEGER PRIMARY KEY CHECK (id = 1), revision INTEGER NOT NULL, "
-        "step INTEGER NOT NULL REFERENCES step (number))"
-    )
-    db.execute_sql(
-        "CREATE TABLE picture (hash TEXT PRIMARY KEY, type TEXT NOT NULL, width INTEGER NOT NULL, "
-        "height INTEGER NOT NULL, bytes INTEGER NOT NULL, alpha INTEGER NOT NULL, added TEXT NOT NULL)"
-    )
+def open_database(file: Path) -> Database:
+    """Open (or make) the database in a file and migrate it. Each thread gets its own connection.
 
-
-def _looks_and_jobs(db: SqliteDatabase) -> None:
-    db.execute_sql("ALTER TABLE picture ADD COLUMN look TEXT NOT NULL DEFAULT ''")
-    db.execute_sql(
-        "CREATE TABLE job (id INTEGER PRIMARY KEY AUTOINCREMENT, kind TEXT NOT NULL, state TEXT NOT NULL, "
-        "done INTEGER NOT NULL DEFAULT 0, total INTEGER NOT NULL DEFAULT 0, message TEXT NOT NULL DEFAULT '', "
-        "made TEXT NOT NULL)"
-    )
-    db.execute_sql(
-        "CREATE TABLE fitted (key TEXT PRIMARY KEY, hash TEXT NOT NULL, quality INTEGER NOT NULL, "
-        "ssim REAL NOT NULL, bytes INTEGER NOT NULL, fits INTEGER NOT NULL)"
-    )
-
-
-MIGRATIONS: tuple[tuple[str, Callable[[SqliteDatabase], None]], ...] = (
-    ("0001 first tables", _first_tables),
-    ("0002 looks, jobs and fitted files", _looks_and_jobs),
-)
-"""In order; each is carried out once, in one transaction with the record of it."""
-
-
-def migrate(db: SqliteDatabase) -> list[str]:
-    """Carry out what is missing; gives the names of what was done."""
-    db.execute_sql("CREATE TABLE IF NOT EXISTS migration (name TEXT PRIMARY KEY, applied TEXT NOT NULL)")
-    done = {name for (name,) in db.execute_sql("SELECT name FROM migration")}
-    fresh = []
-    for name, action in MIGRATIONS:
-        if name in done:
-            continue
-        with db.atomic("IMMEDIATE"):
-            action(db)
-            db.execute_sql("INSERT INTO migration (name, applied) VALUES (?, ?)", (name, now()))
-        fresh.append(name)
-    return fresh
-
-
-def open_database(file: Path) -> SqliteDatabase:
-    """Open (or make) the database in a file and migrate it. Each thread gets its own connection."""
+    Raises FolderError for one that is damaged, newer, empty or not ours; then it was not touched.
+    """
     file.parent.mkdir(parents=True, exist_ok=True)
-    db = SqliteDatabase(str(file), pragmas=PRAGMAS, autoconnect=True)
+    if file.exists():
+        done = inspect(file)
+        if done and len(done) < len(NAMES):
+            room_for(file)
+            rehearse(file, file.parent / "work")
+            keep_before(file, file.parent / "copies")
+    db = Database(str(file), pragmas=PRAGMAS, autoconnect=True, check_same_thread=False)
     migrate(db)
     return db

@@ -1,15 +1,14 @@
 """Files encoded to a budget, on disk by the hash of their content, with what is known of them in the database."""
 
-import hashlib
 from dataclasses import dataclass
 from pathlib import Path
-
-from peewee import SqliteDatabase
 
 from ..core.picture.budget import Encoded
 from ..core.resolve.records import Rendition
 from .files import sweep, write_whole
-from .tables import Fitted
+from .pictures import hash_of
+from .tables import Fitted, Tables
+from .trouble import DamagedError
 
 
 @dataclass(frozen=True)
@@ -32,30 +31,50 @@ def fitted_key(rendition: Rendition, kind: str, budget: int) -> str:
 class FittedFiles:
     """The store of fitted files."""
 
-    def __init__(self, db: SqliteDatabase, folder: Path) -> None:
-        self._db = db
+    def __init__(self, tables: Tables, folder: Path) -> None:
+        self._db, self._rows = tables.db, tables.fitted
         self._folder = folder
+        self._seen: dict[str, tuple[int, int]] = {}
         sweep(folder)
 
-    def _path(self, hash_: str) -> Path:
+    def path(self, hash_: str) -> Path:
+        """Where a file of this content lies."""
         return self._folder / hash_[:2] / hash_
+
+    def _whole(self, hash_: str) -> bool:
+        """Whether a file is there and what it was. Read again only where its time or size has changed."""
+        try:
+            found = self.path(hash_).stat()
+            stamp = (found.st_mtime_ns, found.st_size)
+            if self._seen.get(hash_) != stamp:
+                if hash_of(self.path(hash_).read_bytes()) != hash_:
+                    return False
+                self._seen[hash_] = stamp
+        except OSError:
+            return False
+        return True
 
     def find(self, key: str) -> FittedFile | None:
         """The file made for a key, if it is there."""
-        row: Fitted | None = Fitted.get_or_none(Fitted.key == key)
-        if row is None or not self._path(row.hash).exists():
+        row: Fitted | None = self._rows.get_or_none(self._rows.key == key)
+        if row is None or not self._whole(row.hash):
             return None
         return FittedFile(row.hash, row.quality, row.ssim, row.bytes, row.fits)
 
     def keep(self, key: str, encoded: Encoded) -> FittedFile:
         """Keep a file; the row is written after the file lies whole on disk."""
-        hash_ = hashlib.sha256(encoded.data).hexdigest()
-        write_whole(self._path(hash_), encoded.data)
+        hash_ = hash_of(encoded.data)
+        write_whole(self.path(hash_), encoded.data)
         row = {"hash": hash_, "quality": encoded.quality, "ssim": encoded.ssim, "bytes": len(encoded.data)}
         with self._db.atomic("IMMEDIATE"):
-            Fitted.insert(key=key, fits=encoded.fits, **row).on_conflict_replace().execute()
+            self._rows.insert(key=key, fits=encoded.fits, **row).on_conflict_replace().execute()
         return FittedFile(hash_, encoded.quality, encoded.ssim, len(encoded.data), encoded.fits)
 
     def data(self, file: FittedFile) -> bytes:
-        """The bytes of a kept file."""
-        return self._path(file.hash).read_bytes()
+        """The bytes of a kept file. Raises DamagedError where they are not what they were; it is made anew then."""
+        data = self.path(file.hash).read_bytes()
+        if hash_of(data) != file.hash:
+            self._seen.pop(file.hash, None)
+            self.path(file.hash).unlink(missing_ok=True)
+            raise DamagedError("A fitted picture was damaged on the disk and is made anew; fit the pictures again.")
+        return data

@@ -1,16 +1,18 @@
 """The history of the site document: every change is a step, undo and redo move along the steps."""
 
 import json
+from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Any
 
-from peewee import SqliteDatabase, fn
+from peewee import fn
 
 from ..core import limits
-from ..core.document import migrate
 from ..core.errors import DocumentError, NotFoundError, Problem, StaleError
-from .database import now
-from .tables import Place, Step
+from .migrations import now
+from .tables import Place, Step, Tables
+
+Document = dict[str, Any]
 
 
 @dataclass(frozen=True)
@@ -24,37 +26,50 @@ class State:
     kept: str
 
 
-class History:
-    """Reads and writes the steps. Every method is one transaction; a write on an old revision is refused."""
+def _text(document: dict[str, Any]) -> str:
+    """The document as it is kept. Raises DocumentError where it is too large."""
+    text = json.dumps(document)
+    if len(text) > limits.DOCUMENT:
+        has, most = len(text) / limits.MB, limits.DOCUMENT // limits.MB
+        message = f"A site has {most} MB at the most, its pictures left out; this one would have {has:.1f} MB. "
+        raise DocumentError([Problem("size", message + "Nothing was changed.", "$")])
+    return text
 
-    def __init__(self, db: SqliteDatabase) -> None:
-        self._db = db
+
+class History:
+    """Reads and writes the steps; `read` brings documents of earlier versions to the present form.
+
+    Every method is one transaction; a write on an old revision is refused."""
+
+    def __init__(self, tables: Tables, read: Callable[[Document], Document] = lambda found: found) -> None:
+        self._db, self._read = tables.db, read
+        self._steps, self._places = tables.step, tables.place
 
     def empty(self) -> bool:
         """Whether nothing was ever written."""
-        return not Place.select().exists()
+        return not self._places.select().exists()
 
     def start(self, document: dict[str, Any], label: str) -> State:
         """Write the first step into an empty history."""
         with self._db.atomic("IMMEDIATE"):
-            Step.create(number=1, label=label, document=json.dumps(document), made=now())
-            Place.create(id=1, revision=1, step=1)
+            self._steps.create(number=1, label=label, document=_text(document), made=now())
+            self._places.create(id=1, revision=1, step=1)
             return self._state()
 
     def _place(self) -> Place:
-        place: Place | None = Place.get_or_none()
+        place: Place | None = self._places.get_or_none()
         if place is None:
             raise NotFoundError("There is no site here yet.")
         return place
 
     def _state(self) -> State:
         place = self._place()
-        step: Step = place.step
-        following: Step | None = Step.get_or_none(Step.number == step.number + 1)
-        first: int = Step.select(fn.MIN(Step.number)).scalar()
+        step: Step = self._steps.get(self._steps.number == place.step)
+        following: Step | None = self._steps.get_or_none(self._steps.number == step.number + 1)
+        first: int = self._steps.select(fn.MIN(self._steps.number)).scalar()
         return State(
             place.revision,
-            migrate(json.loads(step.document)),
+            self._read(json.loads(step.document)),
             step.label if step.number > first else None,
             following.label if following else None,
             step.made,
@@ -72,8 +87,8 @@ class History:
     def before(self) -> dict[str, Any] | None:
         """The document one step back, or None at the first step."""
         with self._db.atomic():
-            step: Step | None = Step.get_or_none(Step.number == self._place().step.number - 1)
-            return migrate(json.loads(step.document)) if step else None
+            step: Step | None = self._steps.get_or_none(self._steps.number == self._place().step - 1)
+            return self._read(json.loads(step.document)) if step else None
 
     def _checked(self, based_on: int) -> Place:
         place = self._place()
@@ -82,16 +97,16 @@ class History:
         return place
 
     def _move(self, place: Place, number: int) -> State:
-        Place.update(step=number, revision=place.revision + 1).execute()
+        self._places.update(step=number, revision=place.revision + 1).execute()
         return self._state()
 
     def change(self, based_on: int, document: dict[str, Any], label: str) -> State:
         """Add a step behind the present one; steps that had been undone are dropped. Raises StaleError."""
         with self._db.atomic("IMMEDIATE"):
             place = self._checked(based_on)
-            number = place.step.number
-            Step.delete().where(Step.number > number).execute()
-            Step.create(number=number + 1, label=label, document=json.dumps(document), made=now())
+            number = place.step
+            self._steps.delete().where(self._steps.number > number).execute()
+            self._steps.create(number=number + 1, label=label, document=_text(document), made=now())
             return self._move(place, number + 1)
 
     def undo(self, based_on: int) -> State:
@@ -105,7 +120,7 @@ class History:
     def _step(self, based_on: int, by: int, refusal: str) -> State:
         with self._db.atomic("IMMEDIATE"):
             place = self._checked(based_on)
-            number = place.step.number + by
-            if not Step.select().where(Step.number == number).exists():
+            number = place.step + by
+            if not self._steps.select().where(self._steps.number == number).exists():
                 raise NotFoundError(refusal)
             return self._move(place, number)

@@ -3,11 +3,9 @@
 from collections.abc import Iterator
 from dataclasses import dataclass
 
-from peewee import SqliteDatabase
-
 from ..core.errors import NotFoundError
-from .database import now
-from .tables import Job
+from .migrations import now
+from .tables import Job, Tables
 
 OPEN = ("waiting", "running", "stopping")
 
@@ -32,25 +30,25 @@ def _state(row: Job) -> JobState:
 class Jobs:
     """Reads and writes the list; each method is one transaction."""
 
-    def __init__(self, db: SqliteDatabase) -> None:
-        self._db = db
+    def __init__(self, tables: Tables) -> None:
+        self._db, self._jobs = tables.db, tables.job
 
     def revive(self) -> None:
         """After a start: what was running waits again; what was being stopped is stopped."""
         with self._db.atomic("IMMEDIATE"):
-            Job.update(state="waiting").where(Job.state == "running").execute()
-            Job.update(state="stopped", message="Stopped.").where(Job.state == "stopping").execute()
+            self._jobs.update(state="waiting").where(self._jobs.state == "running").execute()
+            self._jobs.update(state="stopped", message="Stopped.").where(self._jobs.state == "stopping").execute()
 
     def add(self, kind: str) -> JobState:
         """Put work on the list; the same kind of work waits only once."""
         with self._db.atomic("IMMEDIATE"):
-            row = Job.get_or_none((Job.kind == kind) & (Job.state.in_(("waiting", "running"))))
-            return _state(row or Job.create(kind=kind, state="waiting", made=now()))
+            row = self._jobs.get_or_none((self._jobs.kind == kind) & (self._jobs.state.in_(("waiting", "running"))))
+            return _state(row or self._jobs.create(kind=kind, state="waiting", made=now()))
 
     def begin(self) -> JobState | None:
         """Take the next waiting work and mark it as running."""
         with self._db.atomic("IMMEDIATE"):
-            row: Job | None = Job.select().where(Job.state == "waiting").order_by(Job.id).first()
+            row: Job | None = self._jobs.select().where(self._jobs.state == "waiting").order_by(self._jobs.id).first()
             if row is None:
                 return None
             row.state = "running"
@@ -60,18 +58,18 @@ class Jobs:
     def report(self, job: int, done: int, total: int, message: str = "") -> bool:
         """Say how far the work is; gives whether it should go on."""
         with self._db.atomic("IMMEDIATE"):
-            Job.update(done=done, total=total, message=message).where(Job.id == job).execute()
-            return bool(Job.select().where((Job.id == job) & (Job.state == "running")).exists())
+            self._jobs.update(done=done, total=total, message=message).where(self._jobs.id == job).execute()
+            return bool(self._jobs.select().where((self._jobs.id == job) & (self._jobs.state == "running")).exists())
 
     def end(self, job: int, state: str, message: str = "") -> None:
         """Mark work as done, failed or stopped."""
         with self._db.atomic("IMMEDIATE"):
-            Job.update(state=state, message=message).where(Job.id == job).execute()
+            self._jobs.update(state=state, message=message).where(self._jobs.id == job).execute()
 
     def stop(self, job: int) -> JobState:
         """Ask work to stop. Raises NotFoundError."""
         with self._db.atomic("IMMEDIATE"):
-            row: Job | None = Job.get_or_none(Job.id == job)
+            row: Job | None = self._jobs.get_or_none(self._jobs.id == job)
             if row is None:
                 raise NotFoundError("There is no such work.")
             if row.state == "waiting":
@@ -83,5 +81,5 @@ class Jobs:
 
     def list(self, most: int = 20) -> Iterator[JobState]:
         """The newest work first."""
-        for row in Job.select().order_by(Job.id.desc()).limit(most):
+        for row in self._jobs.select().order_by(self._jobs.id.desc()).limit(most):
             yield _state(row)

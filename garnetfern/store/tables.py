@@ -1,6 +1,8 @@
-"""The tables as peewee models. Their form is made by the migrations in `database`."""
+"""The tables as peewee models. Their form is made by the migrations; which database they are in, by `Tables`."""
 
-from peewee import AutoField, BooleanField, FloatField, ForeignKeyField, IntegerField, Model, SqliteDatabase, TextField
+from typing import Any, TypeVar
+
+from peewee import AutoField, BooleanField, FloatField, IntegerField, Model, SqliteDatabase, TextField
 
 
 class Step(Model):
@@ -16,7 +18,7 @@ class Place(Model):
     """Where the site stands in its history (one row). `revision` grows with every change, undo and redo."""
 
     revision = IntegerField()
-    step = ForeignKeyField(Step, column_name="step", backref=None)
+    step = IntegerField()
 
 
 class Picture(Model):
@@ -55,9 +57,32 @@ class Fitted(Model):
     fits = BooleanField()
 
 
-TABLES = (Step, Place, Picture, Job, Fitted)
+class Made(Model):
+    """A rendition's file by its name, and the hash of its content: what differs from it is made anew."""
+
+    name = TextField(primary_key=True)
+    hash = TextField()
 
 
-def bind(db: SqliteDatabase) -> None:
-    """Let the models use this database."""
-    db.bind(TABLES)
+Table = TypeVar("Table", bound=type[Model])
+
+
+def _in(db: SqliteDatabase, model: Table) -> Table:
+    meta = type("Meta", (), {"database": db, "table_name": model._meta.table_name})
+    found: Any = type(
+        model.__name__, (model,), {"Meta": meta, "__module__": model.__module__, "__doc__": model.__doc__}
+    )
+    return found  # type: ignore[no-any-return]
+
+
+class Tables:
+    """The models of one database, which no other application object shares."""
+
+    def __init__(self, db: SqliteDatabase) -> None:
+        self.db = db
+        self.step = _in(db, Step)
+        self.place = _in(db, Place)
+        self.picture = _in(db, Picture)
+        self.job = _in(db, Job)
+        self.fitted = _in(db, Fitted)
+        self.made = _in(db, Made)

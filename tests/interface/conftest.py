@@ -23,7 +23,7 @@ def sample(tmp_path_factory: pytest.TempPathFactory, demo: SiteFile) -> Path:
     studio.start(demo, "The sample site")
     studio.warm()
     studio.bundle_files()
-    studio.db.close()
+    studio.close()
     return folder
 
 

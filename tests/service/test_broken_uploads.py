@@ -80,11 +80,12 @@ def test_names_are_only_names(studio, name):
     assert 1 <= len(asset.name) <= 120
 
 
-def test_nothing_acknowledged_is_lost_by_fifty_kills(tmp_path):
+def test_nothing_acknowledged_is_lost_by_kills(tmp_path):
+    """`make kills` does the same two hundred times."""
     house = Path(__file__).resolve().parent.parent.parent
-    command = [sys.executable, "-m", "tests.service.kill_rounds", str(tmp_path / "data"), "50"]
+    command = [sys.executable, "-m", "tests.service.kill_rounds", str(tmp_path / "data"), "15"]
     done = subprocess.run(command, cwd=house, capture_output=True, text=True, timeout=1800)
     assert done.returncode == 0, done.stderr
     kills, acknowledged = (int(word) for word in done.stdout.split() if word.isdigit())
-    assert kills == 50
-    assert acknowledged >= 25
+    assert kills == 15
+    assert acknowledged >= 7

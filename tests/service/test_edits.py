@@ -5,9 +5,9 @@ from pydantic import TypeAdapter
 
 from garnetfern.core.document import read_site
 from garnetfern.core.errors import GarnetfernError
+from garnetfern.core.picture.known import Known, known_of
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.edits import Edit, apply_edit
-from garnetfern.service.looks import Known, known_of
 from garnetfern.service.uses import uses_of
 
 FONTS = shipped_fonts()

@@ -53,12 +53,12 @@ REFUSED = {
     "a picture is missing": (lambda f: f.pop(picture(f)) and None, "lacks pictures/"),
     "a picture was swapped": (swap_picture, "hash differs"),
     "another size than it says": (wrong_size, "another size"),
-    "a path that climbs": (lambda f: f.update({"../../etc/passwd": b"x"}), "does not name"),
-    "an absolute path": (lambda f: f.update({"/tmp/x": b"x"}), "does not name"),
+    "a path that climbs": (lambda f: f.update({"../../etc/passwd": b"x"}), "no name that a member"),
+    "an absolute path": (lambda f: f.update({"/tmp/x": b"x"}), "no name that a member"),
     "a stranger": (lambda f: f.update({"pictures/virus.exe": b"x"}), "does not name"),
     "broken JSON": (lambda f: f.update({"site.json": b"{"}), "no JSON"),
-    "nested too deep": (lambda f: f.update({"site.json": b"[" * 200_000}), "no JSON"),
-    "a later version": (lambda f: edited(f, lambda d: d.update(version=2)), "versions 1 to"),
+    "nested too deep": (lambda f: f.update({"site.json": b"[" * 200_000}), "deeper"),
+    "a later version": (lambda f: edited(f, lambda d: d.update(version=3)), "versions 1 to"),
     "an unknown field": (lambda f: edited(f, lambda d: d.update(extra=1)), "not known"),
 }
 
@@ -88,7 +88,7 @@ def test_what_is_no_zip_is_refused(data, fonts):
 
 
 def test_a_zip_that_unfolds_too_far_is_refused(fonts, monkeypatch):
-    monkeypatch.setattr("garnetfern.service.site_file.MAX_DOCUMENT", 100)
+    monkeypatch.setattr("garnetfern.service.site_file.DOCUMENT", 100)
     with pytest.raises(SiteFileError, match="unfolds to more"):
         unpack_site_file(pack_site_file(one_banner()), fonts.names())
 

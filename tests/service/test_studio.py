@@ -103,12 +103,12 @@ def test_a_refused_picture_leaves_no_file(studio, tmp_path):
 
 def test_renditions_are_made_when_asked_for_and_only_in_known_sizes(studio):
     asset = put_picture(studio, jpeg(1000, 700))
-    file = studio.rendition_file(asset.hash[:10], 540)
-    assert file.read_bytes()[8:12] == b"WEBP"
-    assert studio.rendition_file(asset.hash[:10], 540) == file
+    data = studio.rendition_data(asset.hash[:10], 540)
+    assert data[8:12] == b"WEBP"
+    assert studio.rendition_data(asset.hash[:10], 540) == data
     for prefix, width in ((asset.hash[:10], 541), ("0" * 10, 540)):
         with pytest.raises(NotFoundError):
-            studio.rendition_file(prefix, width)
+            studio.rendition_data(prefix, width)
 
 
 def test_the_build_up_goes_from_the_base_to_the_words(studio):
@@ -175,7 +175,7 @@ def test_pictures_cut_for_slots_lie_in_the_bundle(tmp_path, demo):
     studio.change(1, patch, "Cut")
     with Image.open(io.BytesIO(studio.bundle_files()["slots/fern-close-card-640x400.jpg"])) as image:
         assert image.size == (640, 400)
-    studio.db.close()
+    studio.close()
 
 
 def test_fitted_pictures_take_the_plain_ones_place_in_the_bundle(tmp_path):
@@ -195,7 +195,7 @@ def test_fitted_pictures_take_the_plain_ones_place_in_the_bundle(tmp_path):
         assert name in files
     assert 'rel="preload" as="image" href="pictures/' in files["index.html"].decode()
     assert studio.fitting.missing(studio.site(), studio.fonts) == []
-    studio.db.close()
+    studio.close()
 
 
 def test_what_still_falls_short_elsewhere_is_said_beneath(demo):

@@ -12,23 +12,23 @@ from hypothesis.stateful import RuleBasedStateMachine, initialize, rule
 from peewee import SqliteDatabase
 
 from garnetfern.core.errors import NotFoundError, StaleError
-from garnetfern.store import History, open_database
-from garnetfern.store.database import MIGRATIONS, migrate
+from garnetfern.store import History
+from garnetfern.store.database import open_database
 from garnetfern.store.files import sweep, write_whole
-from garnetfern.store.tables import bind
+from garnetfern.store.migrations import MIGRATIONS, migrate
+from garnetfern.store.tables import Tables
 
 
 @pytest.fixture
 def db(tmp_path):
     found = open_database(tmp_path / "site.sqlite")
-    bind(found)
     yield found
     found.close()
 
 
 @pytest.fixture
 def history(db):
-    made = History(db)
+    made = History(Tables(db))
     made.start({"n": 0}, "start")
     return made
 
@@ -76,8 +76,7 @@ def test_history_survives_closing(tmp_path, history, db):
     history.change(1, {"n": 1}, "one")
     db.close()
     again = open_database(tmp_path / "site.sqlite")
-    bind(again)
-    assert History(again).state().undo == "one"
+    assert History(Tables(again)).state().undo == "one"
     again.close()
 
 
@@ -93,7 +92,7 @@ def test_a_migration_that_fails_leaves_nothing(tmp_path, monkeypatch):
         db.execute_sql("CREATE TABLE half (id INTEGER)")
         raise RuntimeError("power cut")
 
-    monkeypatch.setattr("garnetfern.store.database.MIGRATIONS", (("0001 fails", fails),))
+    monkeypatch.setattr("garnetfern.store.migrations.MIGRATIONS", (("0001 fails", fails),))
     db = SqliteDatabase(str(tmp_path / "new.sqlite"))
     with pytest.raises(RuntimeError):
         migrate(db)
@@ -107,8 +106,7 @@ class Walk(RuleBasedStateMachine):
     @initialize()
     def begin(self):
         self.db = open_database(Path(f"file:walk{id(self)}?mode=memory"))
-        bind(self.db)
-        self.history = History(self.db)
+        self.history = History(Tables(self.db))
         self.steps, self.at = [{"n": 0}], 0
         self.revision = self.history.start({"n": 0}, "start").revision
 
@@ -151,9 +149,11 @@ WRITER = textwrap.dedent(
     """
     import sys
     from pathlib import Path
-    from garnetfern.store import History, open_database
-    from garnetfern.store.tables import bind
-    db = open_database(Path(sys.argv[1])); bind(db); history = History(db)
+    from garnetfern.store import History
+    from garnetfern.store.database import open_database
+    from garnetfern.store.tables import Tables
+    from garnetfern.store.tables import Tables
+    db = open_database(Path(sys.argv[1])); history = History(Tables(db))
     state = history.state() if not history.empty() else history.start({"n": 0}, "start")
     while True:
         state = history.change(state.revision, {"n": state.revision}, "step")
@@ -172,8 +172,7 @@ def test_what_was_acknowledged_before_a_kill_is_there_after_it(tmp_path):
         writer.wait()
         writer.stdout.close()
         db = open_database(file)
-        bind(db)
-        state = History(db).state()
+        state = History(Tables(db)).state()
         assert state.revision >= acknowledged
         assert state.document["n"] == state.revision - 1
         db.close()

@@ -8,21 +8,21 @@ from garnetfern.core.errors import GarnetfernError, NotFoundError
 from garnetfern.core.picture.budget import Encoded
 from garnetfern.core.resolve.records import Rendition
 from garnetfern.service.work import Worker
-from garnetfern.store import FittedFiles, Jobs, fitted_key, open_database
-from garnetfern.store.tables import bind
+from garnetfern.store import FittedFiles, Jobs, fitted_key
+from garnetfern.store.database import open_database
+from garnetfern.store.tables import Tables
 
 
 @pytest.fixture
 def db(tmp_path):
     made = open_database(tmp_path / "g.sqlite")
-    bind(made)
     yield made
     made.close()
 
 
 @pytest.fixture
 def jobs(db):
-    return Jobs(db)
+    return Jobs(Tables(db))
 
 
 def run(jobs, task):
@@ -110,7 +110,7 @@ def test_the_worker_takes_up_work_and_ends_between_steps(jobs, db):
 
 
 def test_a_fitted_file_is_found_by_what_it_was_made_from(db, tmp_path):
-    files = FittedFiles(db, tmp_path / "fitted")
+    files = FittedFiles(Tables(db), tmp_path / "fitted")
     one = Rendition("a" * 64, 800, 600)
     part = Rendition("a" * 64, 800, 600, False, (0, 0, 900, 600))
     kept = files.keep(fitted_key(one, "avif", 180_000), Encoded(b"abc", "avif", 60, 0.97, True))

@@ -30,7 +30,7 @@ from .model import (
     with_backdrop,
 )
 from .plate import Line, Padding, Plate, Shadow
-from .read import read_site, site_schema
+from .read import migrate, read_site, site_schema
 from .screens import Screen, screen_for
 
 __all__ = [
@@ -83,6 +83,7 @@ __all__ = [
     "each_backdrop",
     "each_block",
     "ids_of",
+    "migrate",
     "page_on",
     "pointed_at",
     "read_site",

@@ -1,6 +1,7 @@
 """Pictures encoded to a budget of bytes at the best quality that fits it, with their SSIM."""
 
 import io
+from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Literal
 
@@ -57,24 +58,28 @@ def ssim(one: Image.Image, other: Image.Image) -> float:
     return float(found.mean())
 
 
-def fit_to_budget(image: Image.Image, kind: FileKind, budget: int) -> Encoded:
-    """The highest quality whose bytes fit the budget, by bisection; the lowest one where none does."""
+def fit_to_budget(
+    kind: FileKind, budget: int, encoder: Callable[[int], bytes], likeness: Callable[[bytes], float]
+) -> Encoded:
+    """The highest quality whose bytes fit the budget, by bisection; the lowest one where none does.
+
+    `encoder` gives the file at a quality, `likeness` its SSIM with the picture.
+    """
     low, high = RANGES[kind]
     best: tuple[int, bytes] | None = None
-    data = encode(image, kind, high)
+    data = encoder(high)
     if len(data) <= budget:
         best = (high, data)
     else:
         top = high
         while top - low > 1:
             middle = (low + top) // 2
-            data = encode(image, kind, middle)
+            data = encoder(middle)
             if len(data) <= budget:
                 low, best = middle, (middle, data)
             else:
                 top = middle
         if best is None:
-            best = (low, encode(image, kind, low))
+            best = (low, encoder(low))
     quality, data = best
-    shown = Image.open(io.BytesIO(data))
-    return Encoded(data, kind, quality, round(ssim(image, shown), 4), len(data) <= budget)
+    return Encoded(data, kind, quality, round(likeness(data), 4), len(data) <= budget)

@@ -7,11 +7,11 @@ from typing import Literal
 
 from PIL import Image, ImageCms, ImageOps
 
+from .. import limits
 from ..errors import PictureError
 from .vector import looks_like_svg, svg_facts, svg_image
 
-MAX_BYTES = 50 * 1024 * 1024
-MAX_PIXELS = 80_000_000
+MAX_BYTES = limits.PICTURE
 PictureType = Literal["jpeg", "png", "webp", "avif", "gif", "svg"]
 ENDINGS: dict[PictureType, tuple[str, ...]] = {
     "jpeg": (".jpg", ".jpeg", ".jpe", ".jfif"),
@@ -23,6 +23,8 @@ ENDINGS: dict[PictureType, tuple[str, ...]] = {
 }
 KINDS = "JPEG, PNG, WebP, AVIF, GIF and SVG pictures are taken"
 
+LARGEST_DRAWN = 3840
+"""The widest rendition of a drawing (`resolve.image.STEPS`), px."""
 Image.MAX_IMAGE_PIXELS = None  # sizes are checked from the header below, with a message of our own
 
 
@@ -52,6 +54,20 @@ def sniff(data: bytes) -> PictureType | None:
     return "svg" if looks_like_svg(data) else None
 
 
+def check_size(width: int, height: int, name: str) -> None:
+    """Raise PictureError where a picture is too large to be unfolded, with its figures."""
+    if max(width, height) > limits.PICTURE_SIDE:
+        raise PictureError(
+            f"{name} is {width:,} x {height:,} px; a side has {limits.PICTURE_SIDE:,} px at the most. "
+            "It was not unfolded; cut it, or save it smaller."
+        )
+    if width * height > limits.PICTURE_PIXELS:
+        raise PictureError(
+            f"{name} unfolds to {width} x {height} px ({width * height / 1e6:.0f} megapixels); "
+            f"{limits.PICTURE_PIXELS // 1_000_000} megapixels are the most. It was not unfolded."
+        )
+
+
 def _opened(data: bytes, name: str) -> tuple[PictureType, Image.Image]:
     if not data:
         raise PictureError(f"{name} is empty (0 bytes). {KINDS}. Nothing was changed.")
@@ -69,12 +85,7 @@ def _opened(data: bytes, name: str) -> tuple[PictureType, Image.Image]:
         raise PictureError(f"{name} begins like a {kind.upper()} picture, but its header is damaged.") from error
     if image.width < 1 or image.height < 1:
         raise PictureError(f"{name} says that it is {image.width} x {image.height} px, which is no picture.")
-    if image.width * image.height > MAX_PIXELS:
-        million = image.width * image.height / 1e6
-        raise PictureError(
-            f"{name} unfolds to {image.width} x {image.height} px ({million:.0f} megapixels); "
-            "80 megapixels are the most. It was not unfolded."
-        )
+    check_size(image.width, image.height, name)
     return kind, image
 
 
@@ -94,6 +105,8 @@ def load(data: bytes, name: str = "This file", draft: tuple[int, int] | None = N
         return svg_image(data, svg_facts(data, name)[0])
     _, image = _opened(data, name)
     profile = image.info.get("icc_profile")
+    if profile and len(profile) > limits.PROFILE:
+        profile = None
     try:
         with warnings.catch_warnings():
             warnings.simplefilter("ignore")
@@ -116,21 +129,37 @@ def _to_srgb(image: Image.Image, profile: bytes | None) -> Image.Image:
             source = ImageCms.ImageCmsProfile(io.BytesIO(profile))
             converted = ImageCms.profileToProfile(image, source, ImageCms.createProfile("sRGB"), outputMode="RGB")
             return converted or image.convert("RGB")
-        except (ImageCms.PyCMSError, OSError):
+        except (ImageCms.PyCMSError, OSError, ValueError, TypeError):
             pass  # a broken profile: the colours are taken as sRGB
     if image.mode.startswith(("I", "F")):
         image = image.convert("I").point(lambda v: v / 256).convert("L")
     return image.convert("RGBA" if alpha else "RGB")
 
 
+def _animated(header: Image.Image) -> bool:
+    """Whether there are more pictures than the first; looks no further than to the second."""
+    try:
+        return bool(getattr(header, "is_animated", False))
+    except Exception:
+        return False
+
+
+def _drawn(data: bytes, name: str) -> tuple[Image.Image, list[str]]:
+    """A drawing at its own size. It is drawn at its largest too, so that what was taken once can always be shown."""
+    width, height, removed = svg_facts(data, name)
+    image = svg_image(data, width)
+    largest = max((w for w in (width, LARGEST_DRAWN) if w * height / width <= limits.PICTURE_SIDE), default=width)
+    if largest != width:
+        svg_image(data, largest)
+    return image, ["Scripts and outside references in it were left out."] if removed else []
+
+
 def _checked(data: bytes, name: str) -> tuple[PictureType, Image.Image, list[str]]:
     if data and len(data) <= MAX_BYTES and sniff(data) == "svg":
-        width, _, removed = svg_facts(data, name)
-        found = ["Scripts and outside references in it were left out."] if removed else []
-        return "svg", svg_image(data, width), found
+        image, notes = _drawn(data, name)
+        return "svg", image, notes
     kind, header = _opened(data, name)
-    frames = getattr(header, "n_frames", 1) if kind == "gif" else 1
-    notes = [f"It is an animation of {frames} pictures; the first one is used."] if frames > 1 else []
+    notes = ["It is an animation; the first picture of it is used."] if _animated(header) else []
     if header.mode == "CMYK":
         notes.append("Its printing colours (CMYK) were converted to sRGB.")
     return kind, load(data, name), notes

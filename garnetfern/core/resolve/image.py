@@ -4,6 +4,7 @@ import math
 from dataclasses import dataclass
 
 from ..document import Asset, Crop, ImageLayer
+from ..limits import PICTURE_SIDE
 from .lengths import Scale, Viewport, layout_unit
 from .records import Box, ImageSheet, Rendition, round_half_up
 
@@ -34,8 +35,9 @@ def renditions(asset: Asset, crop: Crop | None = None) -> tuple[Rendition, ...]:
         widths.sort()
     else:
         widths = [w for w in STEPS if w < width] + ([width] if width <= STEPS[-1] else [])
-    sizes = ((w, max(1, round(height * w / width))) for w in widths)
-    return tuple(Rendition(asset.hash, w, h, lossless, part) for w, h in sizes)
+    sizes = [(w, max(1, round(height * w / width))) for w in widths]
+    fitting = [(w, h) for w, h in sizes if h <= PICTURE_SIDE] or [(width, height)]
+    return tuple(Rendition(asset.hash, w, h, lossless, part) for w, h in fitting)
 
 
 def choose_rendition(asset: Asset, crop: Crop | None, shown_width: float) -> Rendition:

@@ -3459,10 +3459,10 @@ export interface components {
             format: "garnetfern-site";
             /**
              * Version
-             * @default 1
+             * @default 2
              * @constant
              */
-            version: 1;
+            version: 2;
             /** Name */
             name: string;
             /**

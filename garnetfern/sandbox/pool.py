@@ -1,0 +1,181 @@
+"""A few warm workers, and what happens to those that die or overrun."""
+
+import logging
+import os
+import socket
+import subprocess
+import sys
+import threading
+import time
+from typing import Any
+
+from ..core.errors import GarnetfernError
+from .wire import BrokenWireError, Message, receive, send
+
+log = logging.getLogger("garnetfern")
+START_SECONDS = 60.0
+
+
+class RoomError(GarnetfernError):
+    """The room cannot be used now: no worker could be started."""
+
+    kind = "room"
+
+
+class OverrunError(Exception):
+    """A worker took too long, needed too much memory, or died. `why` is `time`, `memory` or `died`."""
+
+    def __init__(self, why: str) -> None:
+        super().__init__(why)
+        self.why = why
+
+
+def _environment() -> dict[str, str]:
+    """As little as a worker needs."""
+    kept = {name: os.environ[name] for name in ("PATH", "LANG", "LD_LIBRARY_PATH", "SYSTEMROOT") if name in os.environ}
+    single = {"OPENBLAS_NUM_THREADS": "1", "OMP_NUM_THREADS": "1"}
+    return {**kept, **single, "PYTHONPATH": os.pathsep.join(p for p in sys.path if p)}
+
+
+class Worker:
+    """One process and the wire to it."""
+
+    def __init__(self) -> None:
+        ours, theirs = socket.socketpair()
+        try:
+            self.process = subprocess.Popen(
+                [sys.executable, "-P", "-m", "garnetfern.sandbox.worker", str(theirs.fileno())],
+                pass_fds=[theirs.fileno()],
+                stdin=subprocess.DEVNULL,
+                stdout=subprocess.DEVNULL,
+                cwd="/",
+                env=_environment(),
+            )
+        except OSError as error:
+            ours.close()
+            raise RoomError(f"Pictures cannot be opened now: no worker can be started ({error.strerror}).") from error
+        finally:
+            theirs.close()
+        self.wire = ours
+        try:
+            self.walls: dict[str, bool] = self.hear(START_SECONDS)[0]["walls"]
+        except (OverrunError, KeyError) as error:
+            self.end()
+            raise RoomError("Pictures cannot be opened now: a worker did not start. Try again.") from error
+
+    def hear(self, seconds: float) -> Message:
+        """The next message. Raises OverrunError."""
+        until = time.monotonic() + seconds
+        self.wire.settimeout(seconds)
+        try:
+            return receive(self.wire)
+        except TimeoutError as error:
+            raise OverrunError("time") from error
+        except BrokenWireError as error:
+            raise OverrunError("time" if time.monotonic() >= until else self._cause()) from error
+
+    def _cause(self) -> str:
+        """Why the process has ended."""
+        try:
+            code = self.process.wait(timeout=2)
+        except subprocess.TimeoutExpired:
+            return "died"
+        return {-24: "time", -6: "memory"}.get(code, "died")
+
+    def ask(self, task: str, said: dict[str, Any], blobs: list[bytes], seconds: float) -> Message:
+        """Have a task done. Raises OverrunError; then this worker is of no more use."""
+        self.wire.settimeout(seconds)
+        try:
+            send(self.wire, {**said, "task": task, "seconds": seconds}, blobs)
+        except BrokenWireError as error:
+            raise OverrunError(self._cause()) from error
+        return self.hear(seconds)
+
+    def end(self) -> None:
+        """End the process, whatever it does."""
+        self.wire.close()
+        self.process.kill()
+        self.process.wait()
+
+
+class Pool:
+    """At most `size` workers. Those who ask in a hurry come before work in the background."""
+
+    def __init__(self, size: int) -> None:
+        self.size = size
+        self._free: list[Worker] = []
+        self._started = 0
+        self._hurried = 0
+        self._there = threading.Condition()
+        self._closed = False
+
+    def _take(self, hurry: bool) -> Worker | None:
+        """A free worker, or None where a new one may be started."""
+        with self._there:
+            self._hurried += hurry
+            try:
+                self._there.wait_for(
+                    lambda: (self._free or self._started < self.size) and (hurry or self._hurried == 0)
+                )
+            finally:
+                self._hurried -= hurry
+            if self._closed:
+                raise RoomError("The application is ending.")
+            if self._free:
+                return self._free.pop()
+            self._started += 1
+            return None
+
+    def _give_back(self, worker: Worker | None) -> None:
+        with self._there:
+            if worker is None or self._closed:
+                self._started -= 1
+            else:
+                self._free.append(worker)
+            self._there.notify_all()
+        if worker is not None and self._closed:
+            worker.end()
+
+    def ask(self, task: str, said: dict[str, Any], blobs: list[bytes], seconds: float, hurry: bool) -> Message:
+        """Have a task done by the next free worker. Raises OverrunError or RoomError."""
+        worker = self._take(hurry)
+        kept: Worker | None = None
+        try:
+            if worker is not None and worker.process.poll() is not None:
+                worker.end()
+                worker = None
+            worker = worker or Worker()
+            answer = worker.ask(task, said, blobs, seconds)
+            kept = worker
+        except BaseException:
+            if worker is not None:
+                worker.end()
+            raise
+        finally:
+            self._give_back(kept)
+        return answer
+
+    def warm(self) -> None:
+        """Have one worker ready."""
+        worker = self._take(False)
+        try:
+            worker = worker or Worker()
+            log.info("a worker is ready; its walls: %s", worker.walls)
+        finally:
+            self._give_back(worker)
+
+    def walls(self) -> dict[str, bool]:
+        """Which walls a ready worker has beside its limits."""
+        self.warm()
+        with self._there:
+            return dict(self._free[0].walls) if self._free else {}
+
+    def close(self) -> None:
+        """End all workers; those at work end after their task."""
+        with self._there:
+            self._closed = True
+            free, self._free = self._free, []
+            self._started -= len(free)
+            self._there.notify_all()
+        for worker in free:
+            worker.end()

@@ -1,0 +1,54 @@
+"""A worker: a process of its own, with limits, that opens somebody's bytes. It ends when its wire does.
+
+Started as `python -m garnetfern.sandbox.worker FD`, FD being its end of a pair of sockets.
+"""
+
+import gc
+import os
+import socket
+import sys
+
+from . import walls
+
+
+def _carry_out(header: dict[str, object], blobs: list[bytes]) -> tuple[dict[str, object], list[bytes]]:
+    from ..core.errors import GarnetfernError
+    from .tasks import TASKS
+
+    try:
+        return TASKS[str(header["task"])](header, blobs)
+    except GarnetfernError as error:
+        return {"refused": type(error).__name__, "kind": error.kind, "message": error.message, "path": error.path}, []
+    except MemoryError:
+        return {"failed": "memory"}, []
+    except Exception as error:
+        return {"failed": "error", "what": type(error).__name__}, []
+
+
+def main(number: int) -> None:
+    """Serve until the wire ends."""
+    wire = socket.socket(fileno=number)
+    network = walls.no_network()
+    os.nice(10)
+    from .tasks import warm
+    from .wire import BrokenWireError, receive, send
+
+    warm()
+    gc.freeze()
+    walls.bounded()
+    files = walls.no_files()
+    walls.no_opening()
+    try:
+        send(wire, {"ready": True, "walls": {"network": network, "files": files}}, [])
+        while True:
+            header, blobs = receive(wire)
+            walls.seconds_left(float(header["seconds"]))
+            answer, found = _carry_out(header, blobs)
+            del blobs
+            send(wire, answer, found)
+    except BrokenWireError:
+        return
+
+
+if __name__ == "__main__":
+    main(int(sys.argv[1]))

@@ -1,0 +1,60 @@
+"""One data folder, held by one application object: lock, database, files, copies and log."""
+
+from pathlib import Path
+
+from ..core.document import migrate
+from .copies import Copies
+from .database import open_database
+from .files import sweep
+from .fitted import FittedFiles
+from .history import History
+from .jobs import Jobs
+from .journal import Journal
+from .lock import FolderLock
+from .opening import DATABASE, check_folder
+from .pictures import Draw, PictureFiles
+from .tables import Tables
+from .trouble import FolderError
+
+
+class Folder:
+    """Everything that is kept. Raises FolderError where the folder cannot be opened; then nothing was touched."""
+
+    def __init__(self, path: Path, draw: Draw) -> None:
+        self.path = path
+        try:
+            check_folder(path)
+            path.mkdir(parents=True, exist_ok=True)
+            self._lock = FolderLock(path)
+        except OSError as error:
+            message = f"{path} cannot be used as a data folder ({error.strerror}). Give another with --data."
+            raise FolderError(message) from error
+        try:
+            self.db = open_database(path / DATABASE)
+            tables = Tables(self.db)
+            self.history = History(tables, migrate)
+            self.pictures = PictureFiles(tables, path / "pictures", draw)
+            self.fitted = FittedFiles(tables, path / "fitted")
+            self.jobs = Jobs(tables)
+            self.copies = Copies(path / DATABASE, path / "copies")
+            sweep(path / "copies")
+            self.journal = Journal(path / "log")
+        except OSError as error:
+            self._lock.release()
+            message = f"{path} cannot be used as a data folder ({error.strerror}). Nothing that was kept was touched."
+            raise FolderError(message) from error
+        except BaseException:
+            self._lock.release()
+            raise
+        self.journal.note("opened")
+
+    def keep_copy(self) -> bool:
+        """Make the day's copy where something has changed."""
+        return not self.history.empty() and self.copies.keep(self.history.revision())
+
+    def close(self) -> None:
+        """Fold the database together, close everything, let the folder go."""
+        self.journal.note("closed")
+        self.journal.close()
+        self.db.close_all()
+        self._lock.release()

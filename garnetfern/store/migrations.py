@@ -1,0 +1,72 @@
+"""How the tables came to their present form. Each step and the record of it are one transaction."""
+
+from collections.abc import Callable
+from datetime import UTC, datetime
+
+from peewee import SqliteDatabase
+
+APPLICATION_ID = 0x47464E31
+"""What a database says that is ours (SQLite file format, section 1.3.17): `GFN1`."""
+
+
+def now() -> str:
+    """The present moment as ISO 8601, UTC, whole seconds."""
+    return datetime.now(UTC).replace(microsecond=0).isoformat()
+
+
+def _first_tables(db: SqliteDatabase) -> None:
+    db.execute_sql(
+        "CREATE TABLE step (number INTEGER PRIMARY KEY, label TEXT NOT NULL, "
+        "document TEXT NOT NULL, made TEXT NOT NULL)"
+    )
+    db.execute_sql(
+        "CREATE TABLE place (id INTEGER PRIMARY KEY CHECK (id = 1), revision INTEGER NOT NULL, "
+        "step INTEGER NOT NULL REFERENCES step (number))"
+    )
+    db.execute_sql(
+        "CREATE TABLE picture (hash TEXT PRIMARY KEY, type TEXT NOT NULL, width INTEGER NOT NULL, "
+        "height INTEGER NOT NULL, bytes INTEGER NOT NULL, alpha INTEGER NOT NULL, added TEXT NOT NULL)"
+    )
+
+
+def _looks_and_jobs(db: SqliteDatabase) -> None:
+    db.execute_sql("ALTER TABLE picture ADD COLUMN look TEXT NOT NULL DEFAULT ''")
+    db.execute_sql(
+        "CREATE TABLE job (id INTEGER PRIMARY KEY AUTOINCREMENT, kind TEXT NOT NULL, state TEXT NOT NULL, "
+        "done INTEGER NOT NULL DEFAULT 0, total INTEGER NOT NULL DEFAULT 0, message TEXT NOT NULL DEFAULT '', "
+        "made TEXT NOT NULL)"
+    )
+    db.execute_sql(
+        "CREATE TABLE fitted (key TEXT PRIMARY KEY, hash TEXT NOT NULL, quality INTEGER NOT NULL, "
+        "ssim REAL NOT NULL, bytes INTEGER NOT NULL, fits INTEGER NOT NULL)"
+    )
+
+
+def _hashes_of_renditions(db: SqliteDatabase) -> None:
+    db.execute_sql("CREATE TABLE made (name TEXT PRIMARY KEY, hash TEXT NOT NULL)")
+    db.execute_sql(f"PRAGMA application_id = {APPLICATION_ID}")
+
+
+MIGRATIONS: tuple[tuple[str, Callable[[SqliteDatabase], None]], ...] = (
+    ("0001 first tables", _first_tables),
+    ("0002 looks, jobs and fitted files", _looks_and_jobs),
+    ("0003 hashes of renditions", _hashes_of_renditions),
+)
+"""In order; each is carried out once, in one transaction with the record of it."""
+NAMES = tuple(name for name, _ in MIGRATIONS)
+
+
+def migrate(db: SqliteDatabase) -> list[str]:
+    """Carry out what is missing; gives the names of what was done."""
+    with db.atomic("IMMEDIATE"):
+        db.execute_sql("CREATE TABLE IF NOT EXISTS migration (name TEXT PRIMARY KEY, applied TEXT NOT NULL)")
+    done = {name for (name,) in db.execute_sql("SELECT name FROM migration")}
+    fresh = []
+    for name, action in MIGRATIONS:
+        if name in done:
+            continue
+        with db.atomic("IMMEDIATE"):
+            action(db)
+            db.execute_sql("INSERT INTO migration (name, applied) VALUES (?, ?)", (name, now()))
+        fresh.append(name)
+    return fresh

@@ -1,0 +1,38 @@
+"""What refers to what: which pictures the documents of a database need."""
+
+import json
+import sqlite3
+from collections.abc import Iterator
+from contextlib import closing
+from pathlib import Path
+from typing import Any
+
+from .opening import DATABASE, read_only
+
+
+def documents(db: sqlite3.Connection) -> Iterator[tuple[int, Any]]:
+    """The number and the document of every step; None where it is no JSON."""
+    for number, text in db.execute("SELECT number, document FROM step ORDER BY number"):
+        try:
+            yield number, json.loads(text)
+        except ValueError:
+            yield number, None
+
+
+def hashes_in(document: Any) -> set[str]:
+    """The pictures that a document names."""
+    assets = document.get("assets", []) if isinstance(document, dict) else []
+    return {str(a.get("hash")) for a in assets if isinstance(a, dict)}
+
+
+def needed(folder: Path) -> set[str]:
+    """The pictures that any step of the history, or any copy, names."""
+    found: set[str] = set()
+    for file in (folder / DATABASE, *(folder / "copies").glob("*.sqlite")):
+        try:
+            with closing(read_only(file)) as db:
+                for _, document in documents(db):
+                    found |= hashes_in(document)
+        except sqlite3.Error:
+            continue  # what cannot be read is told by `verify`; nothing is removed because of it
+    return found

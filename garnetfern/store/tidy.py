@@ -1,0 +1,64 @@
+"""Removing what nothing refers to any more, and giving its space back."""
+
+import sqlite3
+from contextlib import closing
+from dataclasses import dataclass
+from pathlib import Path
+
+from .opening import DATABASE, read_only
+from .references import needed
+
+UNNAMED = "no step and no copy names this picture"
+ORPHANED = "made from a picture that is gone, or not known"
+
+
+@dataclass(frozen=True)
+class Leftover:
+    """A file that nothing refers to, and the hash of the picture whose row goes with it."""
+
+    file: Path
+    bytes: int
+    why: str
+    picture: str | None = None
+
+
+def _leftover(file: Path, why: str, picture: str | None = None) -> Leftover:
+    return Leftover(file, file.stat().st_size, why, picture)
+
+
+def leftovers(folder: Path) -> list[Leftover]:
+    """What nothing refers to: pictures that no step and no copy names, files made from them, half files."""
+    wanted = needed(folder)
+    with closing(read_only(folder / DATABASE)) as db:
+        rows = {h for (h,) in db.execute("SELECT hash FROM picture")}
+        fitted = {h for key, h in db.execute("SELECT key, hash FROM fitted") if key.split("/")[0] in wanted}
+        made = {name for (name,) in db.execute("SELECT name FROM made")}
+    pictures = folder / "pictures"
+    halves = sorted(f for f in folder.rglob(".part-*") if f.is_file())
+    originals = sorted((pictures / "originals").glob("*/[0-9a-f]*"))
+    renditions = sorted((pictures / "renditions").glob("*/[0-9a-f]*"))
+    found = [_leftover(f, "half a file, left by a crash") for f in halves]
+    found += [_leftover(f, UNNAMED, f.name) for f in originals if f.name not in wanted]
+    found += [_leftover(f, ORPHANED) for f in renditions if f.name[:64] not in wanted or f.name not in made]
+    found += [_leftover(f, ORPHANED) for f in sorted((folder / "fitted").glob("*/[0-9a-f]*")) if f.name not in fitted]
+    gone = rows - wanted - {x.picture for x in found}
+    found += [Leftover(folder / DATABASE, 0, "a row of a picture whose file is gone", hash_) for hash_ in sorted(gone)]
+    return found
+
+
+def tidy(folder: Path, found: list[Leftover]) -> int:
+    """Remove what was found, rows first, and give back the space; gives how many bytes the folder became smaller."""
+    before = sum(f.stat().st_size for f in folder.rglob("*") if f.is_file())
+    with closing(sqlite3.connect(folder / DATABASE)) as db:
+        for leftover in found:
+            if leftover.picture is not None:
+                db.execute("DELETE FROM picture WHERE hash = ?", (leftover.picture,))
+                db.execute("DELETE FROM fitted WHERE key LIKE ?", (f"{leftover.picture}/%",))
+                db.execute("DELETE FROM made WHERE name LIKE ?", (f"{leftover.picture}-%",))
+        db.commit()
+        for leftover in found:
+            if leftover.file.name != DATABASE:
+                leftover.file.unlink(missing_ok=True)
+        db.execute("VACUUM")
+        db.execute("PRAGMA wal_checkpoint(TRUNCATE)")
+    return before - sum(f.stat().st_size for f in folder.rglob("*") if f.is_file())
