@@ -129,7 +129,16 @@ def file_routes(studio: Studio) -> APIRouter:
     @api.post("/pictures", response_model=m.Picked)
     async def add_picture(request: Request, name: Annotated[str, Query(min_length=1, max_length=300)]) -> Any:
         data = await read_body(request, PICTURE, name[:80])
-        return {"asset": await run_in_threadpool(studio.add_picture, data, name)}
+        asset, healed = await run_in_threadpool(studio.take_picture, data, name)
+        return {"asset": asset, "healed": healed}
+
+    @api.get("/copies", response_model=list[m.CopyView])
+    def copies() -> Any:
+        return [asdict(copy) for copy in studio.copies()]
+
+    @api.post("/copies/bring-back", response_model=m.StateView)
+    def bring_back(body: m.AskedCopy) -> Any:
+        return asdict(studio.bring_back(body.revision, body.day))
 
     @api.get("/bundle", response_model=list[m.BundleFile])
     def bundle_list() -> Any:

@@ -185,6 +185,24 @@ class ProblemView(BaseModel):
 
 
 class Picked(BaseModel):
-    """The asset of a picture that was taken in."""
+    """The asset of a picture that was taken in; `healed`: its file was damaged on the disk and is whole again."""
 
     asset: Asset
+    healed: bool = False
+
+
+class CopyView(BaseModel):
+    """A daily copy: its day, the revision and the number of steps in it, the last of them and when it was made."""
+
+    day: str
+    revision: int
+    steps: int
+    label: str
+    made: str
+
+
+class AskedCopy(BaseModel):
+    """A daily copy to be brought back."""
+
+    revision: int
+    day: str = Field(pattern=r"^\d{4}-\d{2}-\d{2}$")

@@ -73,6 +73,7 @@ class PictureView(BaseModel):
     uses: list[UseView]
     note: str
     credit: str
+    intact: bool
 
 
 class StockView(BaseModel):

@@ -55,7 +55,7 @@ def shelf_routes(studio: Studio) -> APIRouter:
 
     @api.get("/shelf", response_model=list[p.PictureView])
     def shelf() -> Any:
-        return shelf_view(studio.site(), studio.looks)
+        return shelf_view(studio.site(), studio.looks, studio.pictures.intact)
 
     @api.get("/stock", response_model=list[p.StockView])
     def stock(word: str = "", colour: str = "", shape: str = "") -> Any:

@@ -1,13 +1,15 @@
 """What is known of a kept picture's looks, found once and kept."""
 
 import json
-import logging
 
+from ..core.errors import NotFoundError
 from ..core.picture.known import Known, from_plain, to_plain
+from ..core.picture.look import Look
 from ..sandbox import Room
-from ..store import PictureFiles
+from ..store import DamagedError, PictureFiles
 
-log = logging.getLogger("garnetfern")
+NOTHING = Known(Look((), 50.0, 0.0, ((0.0,),)), None, ("#808080", "#808080"), 0.0)
+"""What is known of a picture that cannot be looked at."""
 
 
 def to_json(known: Known) -> str:
@@ -35,7 +37,10 @@ class Looks:
             row = self._pictures.find(hash_)
             known = _from_json(row.look) if row is not None and row.look else None
             if known is None:
-                known = self._room.known(self._pictures.original(hash_))
+                try:
+                    known = self._room.known(self._pictures.original(hash_))
+                except (DamagedError, NotFoundError):
+                    return NOTHING  # said where the picture is used; the other pictures are shown all the same
                 self._pictures.set_look(hash_, to_json(known))
             self._at_hand[hash_] = known
         return self._at_hand[hash_]

@@ -1,5 +1,6 @@
 """The shelf: every picture of the site with its facts, its looks and where it is used."""
 
+from collections.abc import Callable
 from dataclasses import asdict
 from typing import Any
 
@@ -10,7 +11,7 @@ from .looks import Looks
 from .uses import uses_of
 
 
-def picture_view(site: Site, asset: Asset, looks: Looks) -> dict[str, Any]:
+def picture_view(site: Site, asset: Asset, looks: Looks, intact: bool) -> dict[str, Any]:
     """One picture as plain data."""
     known = looks.of(asset.hash)
     look, seams = known.look, known.seams
@@ -31,12 +32,13 @@ def picture_view(site: Site, asset: Asset, looks: Looks) -> dict[str, Any]:
         "uses": [asdict(u) for u in uses_of(site, asset.id)],
         "note": asset.note,
         "credit": asset.credit,
+        "intact": intact,
     }
 
 
-def shelf_view(site: Site, looks: Looks) -> list[dict[str, Any]]:
-    """All pictures, in the order in which they came."""
-    return [picture_view(site, asset, looks) for asset in site.assets]
+def shelf_view(site: Site, looks: Looks, intact: Callable[[str], bool]) -> list[dict[str, Any]]:
+    """All pictures, in the order in which they came; `intact` tells whether an original is what it was."""
+    return [picture_view(site, asset, looks, intact(asset.hash)) for asset in site.assets]
 
 
 def slot_view(site: Site, slot_id: str) -> dict[str, Any]:

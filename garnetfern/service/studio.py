@@ -15,6 +15,7 @@ from ..core.resolve.image import renditions
 from ..fonts import font_bytes, shipped_fonts
 from ..sandbox import Room, shared_room
 from ..store import Copy, DamagedError, Folder, JobState, State
+from ..store.pictures import hash_of
 from .archive import zip_of
 from .assets import check_facts, new_asset
 from .cuts import cut_file
@@ -141,11 +142,17 @@ class Studio:
         check_facts(checked, site, self.pictures.find)
         return self._keep(based_on, checked, done.label), done.chosen
 
-    def add_picture(self, data: bytes, name: str, credit: str = "") -> Asset:
-        """Check and keep a picture; gives the asset to put into the document. Raises PictureError."""
+    def take_picture(self, data: bytes, name: str, credit: str = "") -> tuple[Asset, bool]:
+        """Check and keep a picture; gives the asset for the document, and whether its damaged file was healed."""
         facts, known = self.room.look_at(data, tidied(name))
-        hash_ = self.pictures.keep(data, facts, to_json(known))
-        return new_asset(self.site(), name, hash_, len(data), facts, credit)
+        hash_ = hash_of(data)
+        ill = self.pictures.find(hash_) is not None and not self.pictures.intact(hash_)
+        self.pictures.keep(data, facts, to_json(known))
+        return new_asset(self.site(), name, hash_, len(data), facts, credit), ill
+
+    def add_picture(self, data: bytes, name: str, credit: str = "") -> Asset:
+        """The asset alone. Raises PictureError."""
+        return self.take_picture(data, name, credit)[0]
 
     def add_stock(self, name: str) -> Asset:
         """Take a picture from the stock stand-in; its credit line stays with it."""

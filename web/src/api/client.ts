@@ -5,6 +5,7 @@ import type {
   BundleFile,
   Colour,
   Crop,
+  DailyCopy,
   CropFacts,
   Edit,
   Font,
@@ -147,11 +148,12 @@ export const schemes = () => get<SchemeCard[]>('/api/schemes');
 export const scheme = (revision: number, which: string, turn: number, strength: number) =>
   post<SchemeTried>('/api/scheme', { revision, which, turn, strength });
 const sendSiteFile = (where: string, file: File, revision: number) =>
-  send<State>(
-    `/api/${where}?${new URLSearchParams({ revision: String(revision), name: file.name })}`,
-    file,
-  );
+  send<State>(`/api/${where}?${new URLSearchParams({ revision: String(revision), name: file.name })}`, file);
 
+export const copies = () => get<DailyCopy[]>('/api/copies');
+/** Put the site of a daily copy in place of the present one. */
+export const bringBack = (revision: number, day: string) =>
+  post<State>('/api/copies/bring-back', { revision, day });
 export const openSiteFile = (file: File, revision: number) => sendSiteFile('site-file', file, revision);
 /** Take the saved looks and gradients of another site's file. */
 export const takeLooks = (file: File, revision: number) => sendSiteFile('looks-of', file, revision);
@@ -161,7 +163,7 @@ export function addPicture(
   file: File,
   progress: (done: number) => void,
   signal: AbortSignal,
-): Promise<Asset> {
+): Promise<{ asset: Asset; healed?: boolean }> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
     request.open('POST', `/api/pictures?${new URLSearchParams({ name: file.name })}`);
@@ -169,7 +171,7 @@ export function addPicture(
     request.responseType = 'json';
     request.upload.onprogress = (event) => progress(event.total ? event.loaded / event.total : 0);
     request.onload = () => {
-      if (request.status === 200) resolve(request.response.asset);
+      if (request.status === 200) resolve(request.response);
       else reject(new Refused(request.status, request.response ?? OFFLINE));
     };
     request.onerror = () => reject(new Refused(0, OFFLINE));

@@ -651,6 +651,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Copies */
+        get: operations["copies_api_copies_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/copies/bring-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring Back */
+        post: operations["bring_back_api_copies_bring_back_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bundle": {
         parameters: {
             query?: never;
@@ -883,6 +917,16 @@ export interface components {
             area: string;
             /** Block */
             block?: string | null;
+        };
+        /**
+         * AskedCopy
+         * @description A daily copy to be brought back.
+         */
+        AskedCopy: {
+            /** Revision */
+            revision: number;
+            /** Day */
+            day: string;
         };
         /**
          * AskedCrop
@@ -1604,6 +1648,22 @@ export interface components {
             layer: string;
             /** To */
             to: string;
+        };
+        /**
+         * CopyView
+         * @description A daily copy: its day, the revision and the number of steps in it, the last of them and when it was made.
+         */
+        CopyView: {
+            /** Day */
+            day: string;
+            /** Revision */
+            revision: number;
+            /** Steps */
+            steps: number;
+            /** Label */
+            label: string;
+            /** Made */
+            made: string;
         };
         /**
          * Crop
@@ -2772,10 +2832,15 @@ export interface components {
         };
         /**
          * Picked
-         * @description The asset of a picture that was taken in.
+         * @description The asset of a picture that was taken in; `healed`: its file was damaged on the disk and is whole again.
          */
         Picked: {
             asset: components["schemas"]["Asset"];
+            /**
+             * Healed
+             * @default false
+             */
+            healed: boolean;
         };
         /**
          * PictureView
@@ -2819,6 +2884,8 @@ export interface components {
             note: string;
             /** Credit */
             credit: string;
+            /** Intact */
+            intact: boolean;
         };
         /**
          * Plate
@@ -5634,6 +5701,104 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Picked"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    copies_api_copies_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CopyView"][];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    bring_back_api_copies_bring_back_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedCopy"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StateView"];
                 };
             };
             /** @description Conflict */

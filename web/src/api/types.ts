@@ -62,6 +62,7 @@ export type Mend = Schemas['MendView'];
 export type Way = Schemas['AskedMend']['way'];
 export type SlotView = Schemas['SlotView'];
 export type CropFacts = Schemas['CropFacts'];
+export type DailyCopy = Schemas['CopyView'];
 export type Job = Schemas['JobView'];
 export type Weights = Schemas['WeightsView'];
 export type Edit = Schemas['AskedEdit']['edit'];

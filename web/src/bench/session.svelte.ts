@@ -212,6 +212,16 @@ export class Session {
     }
   }
 
+  /** Put the site of a daily copy in place of the present one, as one step. */
+  async bringBack(day: string): Promise<Problem | null> {
+    try {
+      this.take(await client.bringBack(this.state?.revision ?? 0, day));
+      return null;
+    } catch (error) {
+      return this.refusal(error);
+    }
+  }
+
   tell(error: unknown): void {
     const text = error instanceof Error ? error.message : 'Something went wrong; nothing was changed.';
     this.notice = { text, tone: 'short' };

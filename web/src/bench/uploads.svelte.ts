@@ -50,9 +50,14 @@ export class Uploads {
     };
     if (abort.signal.aborted) return this.dismiss(id);
     try {
-      const asset = await client.addPicture(file, (done) => update({ done }), abort.signal);
+      const { asset, healed } = await client.addPicture(file, (done) => update({ done }), abort.signal);
       const problem = lay ? await this.lay(asset, null) : await this.shelve(asset);
       if (problem) throw new Error(problem.message);
+      if (healed)
+        this.bench.notice = {
+          text: `${asset.name} was damaged on the disk. It is whole again.`,
+          tone: 'plain',
+        };
       this.arrived += 1;
       this.dismiss(id);
     } catch (error) {

@@ -38,6 +38,12 @@
         {picture.width} × {picture.height} px, {weight(picture.bytes)}, {picture.type.toUpperCase()},
         {picture.orientation}, {picture.mood}
       </p>
+      {#if !picture.intact}
+        <p class="text-error" role="alert">
+          Its file is damaged on the disk: its bytes are not what they were. Drop the same file here again to
+          heal it. Until then nothing is handed out with it.
+        </p>
+      {/if}
       {#if picture.note}<p class="note">{picture.note}</p>{/if}
       {#if picture.credit}<p class="muted text-[13px]">Credit: {picture.credit}</p>{/if}
     </div>

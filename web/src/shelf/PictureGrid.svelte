@@ -37,6 +37,7 @@
             {/each}
           </span>
         </span>
+        {#if !p.intact}<span class="text-[12.5px] text-error">damaged on the disk</span>{/if}
         <span class="muted text-[12.5px]"
           >{p.uses.length === 0
             ? 'not used'

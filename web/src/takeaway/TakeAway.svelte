@@ -3,6 +3,7 @@
   import type { BundleFile, Rule } from '../api/types';
   import type { Bench } from '../bench/bench.svelte';
   import type { Area } from '../bench/tree';
+  import Copies from './Copies.svelte';
   import Weights from './Weights.svelte';
 
   let { bench }: { bench: Bench } = $props();
@@ -156,6 +157,7 @@
       <p class="muted pt-1.5">Opening puts it in place of what is here, as one step that Undo takes back.</p>
       {#if problem}<p role="alert" class="pt-1.5 text-error">{problem}</p>{/if}
     </section>
+    <Copies {bench} />
   </div>
 </main>
 

@@ -1,0 +1,5 @@
+"""The command line as `python -m garnetfern`."""
+
+from .cli import app
+
+app()

@@ -1,0 +1,101 @@
+"""Commands on site files: check, render, emit, schema."""
+
+import json
+from pathlib import Path
+from typing import Annotated
+
+import cv2
+import typer
+
+from ..core.colour.contrast import Requirement
+from ..core.css import bundle_files
+from ..core.document import site_schema
+from ..core.draw.words import draw_page
+from ..core.reading import Reader
+from ..core.resolve.lengths import Viewport
+from ..core.resolve.page import resolve_page
+from ..fonts import font_bytes, shipped_fonts
+from ..service.memory import MemoryPictures
+from ..service.report import check_site, demanding, junit, run_over_widths, table, width_table
+from ..service.vouching import lettering_notes
+from ..store.files import write_whole
+from .common import SiteArgument, app, fail, opened, page_of, progress, telling
+
+
+@app.command()
+def check(
+    file: SiteArgument,
+    as_json: Annotated[bool, typer.Option("--json")] = False,
+    require: Annotated[Requirement | None, typer.Option(help="AA or AAA, instead of what the site says")] = None,
+    width_run: Annotated[bool, typer.Option("--width-run", help="every width from 320 to 2560 px as well")] = False,
+    report: Annotated[Path | None, typer.Option("--junit", help="write JUnit XML there")] = None,
+) -> None:
+    """Check every block of words in every situation. Exit code 1: some fall short; 2: it cannot be checked."""
+    found = opened(file)
+    site = demanding(found.site, require)
+    reader = Reader(shipped_fonts(), MemoryPictures(found.pictures))
+    say = progress()
+    rows = check_site(reader, site, say)
+    widths = run_over_widths(reader, site, say) if width_run else []
+    say("done\n", 1.0)
+    short = [row for row in rows if not row["meets"] and row["vouched"]]
+    failing = [row for row in widths if row["short"]]
+    if report is not None:
+        with telling(report):
+            report.write_text(junit(rows, widths, str(site.requirement)))
+    notes = [{"page": p.slug, **note} for p in site.pages for note in lettering_notes(site, p)]
+    if as_json:
+        typer.echo(json.dumps({"readings": rows, "short": len(short), "widths": widths, "notes": notes}, indent=1))
+    else:
+        typer.echo(table(rows))
+        if widths:
+            typer.echo(width_table(widths))
+        for note in notes:
+            typer.echo(f"note   {note['page']:10} {note['sentence']}")
+        unsure = sum(not row["vouched"] for row in rows)
+        met = f"{len(rows) - len(short) - unsure} of {len(rows)} readings meet {site.requirement}"
+        doubt = f"; {unsure} cannot be vouched for" if unsure else ""
+        typer.echo(f"\n{met}; {len(short)} fall short{doubt}.")
+        if width_run:
+            typer.echo(f"Over the widths words begin to fall short {len(failing)} times.")
+    raise typer.Exit(1 if short or failing else 0)
+
+
+@app.command()
+def render(
+    file: SiteArgument,
+    page: Annotated[str, typer.Option()],
+    width: Annotated[int, typer.Option(min=100, max=4000)],
+    height: Annotated[int, typer.Option(min=100, max=20_000)],
+    out: Annotated[Path, typer.Option()],
+) -> None:
+    """Draw a page as a PNG, as high as it is."""
+    found = opened(file)
+    reader = Reader(shipped_fonts(), MemoryPictures(found.pictures))
+    record = resolve_page(found.site, page_of(found.site, page), Viewport(width, height), reader.fonts)
+    region = (0, 0, width, min(20_000, round(record.height)))
+    pixels = draw_page(record, region, reader.pictures, reader.glyphs)
+    done, data = cv2.imencode(".png", pixels[:, :, ::-1])
+    if not done:
+        fail("The picture could not be encoded.")
+    with telling(out):
+        out.write_bytes(data.tobytes())
+    typer.echo(f"Wrote {out}.")
+
+
+@app.command()
+def emit(file: SiteArgument, out: Annotated[Path, typer.Option()]) -> None:
+    """Write the site as HTML, CSS, pictures and fonts into a folder."""
+    found = opened(file)
+    pictures = MemoryPictures(found.pictures)
+    files = bundle_files(found.site, shipped_fonts(), pictures.file, font_bytes)
+    with telling(out):
+        for name, data in files.items():
+            write_whole(out / name, data)
+    typer.echo(f"Wrote {len(files)} files to {out}; open {out / 'index.html'}.")
+
+
+@app.command()
+def schema() -> None:
+    """Print the JSON Schema of the site document."""
+    typer.echo(json.dumps(site_schema(), indent=2))

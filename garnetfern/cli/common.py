@@ -1,0 +1,70 @@
+"""What all commands share: the application, opening site files, saying what went wrong, and progress."""
+
+import sys
+from collections.abc import Iterator
+from contextlib import contextmanager
+from pathlib import Path
+from typing import Annotated, NoReturn
+
+import typer
+
+from ..core.document import Page, Site
+from ..core.errors import DocumentError, GarnetfernError
+from ..fonts import shipped_fonts
+from ..service.report import Progress
+from ..service.site_file import SiteFile, unpack_site_file
+from ..store import refusal_of
+
+app = typer.Typer(
+    help="Words over pictures, and whether they can be read.",
+    no_args_is_help=True,
+    add_completion=False,
+    pretty_exceptions_enable=False,
+)
+SiteArgument = Annotated[Path, typer.Argument(help="a site file (zip with site.json and pictures/)")]
+DataArgument = Annotated[Path, typer.Argument(help="the data folder of a site")]
+
+
+def fail(message: str) -> NoReturn:
+    """End with 2: it could not be done."""
+    typer.echo(message, err=True)
+    raise typer.Exit(2)
+
+
+@contextmanager
+def telling(what: object) -> Iterator[None]:
+    """What goes wrong inside is told in a sentence, and the command ends with 2."""
+    try:
+        yield
+    except DocumentError as error:
+        fail("\n".join(f"{what}: {p.path}: {p.message}" for p in error.problems[:20]))
+    except GarnetfernError as error:
+        fail(f"{what}: {error.message}")
+    except OSError as error:
+        refusal = refusal_of(error)
+        fail(f"{what}: {refusal.message if refusal and not error.filename else error.strerror or error}.")
+
+
+def opened(file: Path) -> SiteFile:
+    """A site file, read and checked."""
+    with telling(file):
+        return unpack_site_file(file.read_bytes(), shipped_fonts().names())
+
+
+def page_of(site: Site, wanted: str) -> Page:
+    """A page by its id or address."""
+    page = site.page(wanted)
+    if page is None:
+        fail(f"There is no page {wanted!r}; there are {', '.join(p.slug for p in site.pages)}.")
+    return page
+
+
+def progress() -> Progress:
+    """Says on a terminal how far it is; silent where nobody looks."""
+    if not sys.stderr.isatty():
+        return lambda _, __: None
+
+    def say(what: str, share: float) -> None:
+        typer.echo(f"\r{share:4.0%} {what[:60]:60}", nl=False, err=True)
+
+    return say

@@ -1,0 +1,82 @@
+"""Commands that start something: serve, demo."""
+
+import socket
+import threading
+from pathlib import Path
+from typing import Annotated
+
+import typer
+import uvicorn
+
+from ..service.site_file import pack_site_file
+from .common import app, fail, telling
+
+
+def start_site(data: Path, demo: bool) -> None:
+    """Put a first site into an empty data folder: the sample site, or a page with an empty banner."""
+    from ..demo import demo_site_file
+    from ..demo.empty import empty_site_file
+    from ..service.studio import Studio
+
+    studio = Studio(data)
+    try:
+        if studio.history.empty():
+            studio.start(demo_site_file() if demo else empty_site_file(), "The sample site" if demo else "A new site")
+    finally:
+        studio.close()
+
+
+@app.command()
+def serve(
+    demo: Annotated[bool, typer.Option(help="begin with the sample site where there is none yet")] = False,
+    host: Annotated[str, typer.Option(help="anything but this machine alone asks visitors for a token")] = "127.0.0.1",
+    port: Annotated[int, typer.Option(min=1, max=65535)] = 8420,
+    data: Annotated[Path, typer.Option(help="where the site and its pictures are kept")] = Path("data/site"),
+    allow_host: Annotated[list[str] | None, typer.Option(help="a further name it answers to; may be repeated")] = None,
+) -> None:
+    """Start the application and print its address."""
+    from ..api.app import WEB, create_app
+    from ..api.guard import Door, new_token
+    from ..api.guard.door import is_loopback
+
+    with socket.socket() as probe:
+        probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+        try:
+            probe.bind((host, port))
+        except OSError as error:
+            fail(f"Port {port} on {host} cannot be used ({error.strerror}). Choose another with --port.")
+    with telling(data):
+        start_site(data, demo)
+    token = None if is_loopback(host) else new_token()
+    with telling(data):
+        application = create_app(data, Door.of([host, *(allow_host or [])], token))
+    if not WEB.is_dir():
+        typer.echo("The interface is not built; run `make setup` first. The API is served alone.", err=True)
+    if token is None:
+        typer.echo(f"Garnetfern is at http://{host}:{port}/  (Ctrl+C ends it; everything is kept in {data})")
+    else:
+        typer.echo(_open_to_others(host, port, token, data))
+    threading.Thread(target=application.state.studio.warm, daemon=True).start()
+    uvicorn.run(application, host=host, port=port, log_level="warning")
+
+
+def _open_to_others(host: str, port: int, token: str, data: Path) -> str:
+    """What to say where other machines can reach the application."""
+    named = f"[{host}]" if ":" in host else host
+    return (
+        f"Garnetfern listens on {host}, port {port}: every machine that reaches this one can ask it for pages, and\n"
+        "who has the token below can see and change everything. It is printed once and holds until the end:\n\n"
+        f"  http://{named}:{port}/enter?token={token}\n\n"
+        "It travels unencrypted; beyond a network that you trust, put a server with TLS before it. For other names\n"
+        f"than {host} say --allow-host NAME. Ctrl+C ends it; everything is kept in {data}."
+    )
+
+
+@app.command()
+def demo(file: Path) -> None:
+    """Write the sample site as a site file."""
+    from ..demo import demo_site_file
+
+    with telling(file):
+        file.write_bytes(pack_site_file(demo_site_file()))
+    typer.echo(f"Wrote {file}.")

@@ -1,0 +1,78 @@
+<script lang="ts">
+  /** The copies that are made each day on which something has changed, and bringing one back. */
+  import * as client from '../api/client';
+  import type { DailyCopy } from '../api/types';
+  import type { Bench } from '../bench/bench.svelte';
+
+  let { bench }: { bench: Bench } = $props();
+
+  let copies = $state.raw<DailyCopy[] | null>(null);
+  let failed = $state('');
+  let busy = $state('');
+
+  $effect(() => {
+    if (!bench.state) return;
+    client
+      .copies()
+      .then((found) => {
+        copies = found;
+        failed = '';
+      })
+      .catch(
+        (error: unknown) => (failed = error instanceof Error ? error.message : 'They cannot be read now.'),
+      );
+  });
+
+  const long = (day: string) =>
+    new Date(`${day}T12:00:00Z`).toLocaleDateString('en-GB', {
+      day: 'numeric',
+      month: 'long',
+      year: 'numeric',
+    });
+
+  async function back(day: string): Promise<void> {
+    busy = day;
+    const problem = await bench.bringBack(day);
+    busy = '';
+    failed = problem?.message ?? '';
+    if (!problem)
+      bench.notice = {
+        text: `The site is as it was in the copy of ${long(day)}. Undo takes that back.`,
+        tone: 'plain',
+      };
+  }
+</script>
+
+<section aria-labelledby="copies">
+  <h2 id="copies" class="display-face text-[18px]">Daily copies</h2>
+  <p class="py-1.5">
+    One is made on its own each day on which something has changed; the last seven are kept.
+  </p>
+  {#if failed}<p role="alert" class="pb-1.5 text-error">{failed}</p>{/if}
+  {#if copies === null && !failed}
+    <p class="muted">Looking for copies …</p>
+  {:else if copies?.length === 0}
+    <p class="muted">There is none yet; the first is made within five minutes.</p>
+  {:else if copies}
+    <ul>
+      {#each copies as copy (copy.day)}
+        {@const same = copy.revision === bench.state?.revision}
+        <li class="flex items-center gap-3 border-t border-base-300 py-1.5">
+          <span class="min-w-0 flex-1">
+            <b class="block">{long(copy.day)}</b>
+            <span class="muted block truncate text-[12.5px]" title={copy.label}
+              >{copy.steps === 1 ? '1 step' : `${copy.steps} steps`}, the last: {copy.label}</span
+            >
+          </span>
+          <button
+            type="button"
+            class="btn btn-outline h-[30px] min-h-0 shrink-0"
+            disabled={busy !== '' || same}
+            title={same ? 'This is how the site stands now' : 'Put it in place of what is here, as one step'}
+            onclick={() => void back(copy.day)}>{same ? 'As it is now' : 'Bring back'}</button
+          >
+        </li>
+      {/each}
+    </ul>
+  {/if}
+</section>
