@@ -53,6 +53,23 @@ lint: .stamps/python .stamps/node ## every check that runs nothing
 	$(BIN)/lint-imports --no-logo
 	cd web && npm run --silent check && npm run --silent lint
 
+wheel: .stamps/python .stamps/web ## dist/garnetfern-*.whl, which holds everything that the application needs
+	rm -rf build dist
+	@if [ -x $(BIN)/uv ]; then $(BIN)/uv build --quiet --wheel --out-dir dist; else $(BIN)/pip wheel --quiet --no-deps -w dist .; fi
+	rm -rf build *.egg-info
+	@ls dist/*.whl
+
+fuzz: setup ## thousands of requests and files at the edges; takes minutes
+	GARNETFERN_MORE=40 $(BIN)/pytest tests/fuzz tests/service/test_accepted.py
+
+kills: .stamps/python ## two hundred kills, each followed by a look at everything that was kept
+	rm -rf .stamps/kills && $(BIN)/python -m tests.service.kill_rounds .stamps/kills/data 200
+
+clean: ## remove everything that was made here, but for the data
+	rm -rf .venv .stamps web/node_modules garnetfern/web build dist *.egg-info test-results
+	rm -rf .pytest_cache .mypy_cache .ruff_cache .hypothesis .import_linter_cache
+	find . -name __pycache__ -not -path './web/*' -prune -exec rm -rf {} +
+
 types: .stamps/python .stamps/node ## the interface's types, from the API
 	$(BIN)/python scripts/openapi.py
 	cd web && npm run --silent types
@@ -67,4 +84,4 @@ fidelity: setup ## docs/fidelity*.md, measured in Chromium
 	$(BIN)/python scripts/fidelity.py
 	$(BIN)/python scripts/fidelity_met.py
 
-.PHONY: help setup demo test lint types screenshots bench fidelity
+.PHONY: help setup demo test lint types wheel fuzz kills clean screenshots bench fidelity

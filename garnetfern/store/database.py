@@ -28,6 +28,11 @@ class Database(SqliteDatabase):
             self._all.append(connection)
         return connection
 
+    def rollback(self) -> None:
+        """Take back a transaction. A full disk has SQLite do that by itself; the cause must not be hidden by it."""
+        if self.connection().in_transaction:
+            super().rollback()
+
     def close_all(self) -> None:
         """Fold the write-ahead log into the file and close every connection."""
         with suppress(Exception):

@@ -60,13 +60,12 @@ def inspect(file: Path) -> list[str]:
         raise _refuse(file, "is no database: it begins otherwise.")
     try:
         with closing(read_only(file)) as db:
-            done = _done(db, file)
             (verdict,) = db.execute("PRAGMA quick_check(1)").fetchone()
+            if verdict != "ok":
+                raise _refuse(file, f"is damaged ({' '.join(str(verdict).split())[:120]}).")
+            return _done(db, file)
     except sqlite3.Error as error:
         raise _refuse(file, f"is damaged ({error}).") from error
-    if verdict != "ok":
-        raise _refuse(file, f"is damaged ({str(verdict)[:120]}).")
-    return done
 
 
 def rehearse(file: Path, work: Path) -> None:

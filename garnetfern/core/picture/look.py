@@ -19,6 +19,8 @@ GRID = 384
 CELLS = 24
 """How many cells the map has along the picture's longer side."""
 COLOURS = 5
+FEWEST = 16
+"""Pixels that are clustered at the least; OpenCV takes fewer rows than columns for another form of the same."""
 CALM = 1.5
 BUSY = 4.0
 """Mean fast deviation of L* below which a picture is calm, and above which it is busy."""
@@ -70,6 +72,8 @@ def _flat(image: Image.Image, side: int) -> NDArray[np.uint8]:
 def main_colours(pixels: NDArray[np.uint8], count: int = COLOURS) -> tuple[Swatch, ...]:
     """The main colours by clustering in OKLab, the largest share first."""
     flat = pixels.reshape(-1, 3)
+    if len(flat) < FEWEST:
+        flat = np.tile(flat, (FEWEST, 1))
     labs = oklab(flat.astype(np.float32)).astype(np.float32)
     count = min(count, len(np.unique(flat, axis=0)))
     criteria = (cv2.TERM_CRITERIA_EPS + cv2.TERM_CRITERIA_MAX_ITER, 24, 0.002)

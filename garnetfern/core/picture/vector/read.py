@@ -20,7 +20,7 @@ HEAD = 64 * limits.KB
 _DROPPED = {"script", "foreignobject", "image", "feimage", "iframe", "audio", "video", "a", "animate", "set", "handler"}
 _DROPPED |= {"animatetransform", "animatemotion", "animatecolor"}
 _UNITS = {"": 1.0, "px": 1.0, "pt": 4 / 3, "pc": 16.0, "in": 96.0, "cm": 96 / 2.54, "mm": 96 / 25.4, "em": 16.0}
-_LENGTH = re.compile(r"\s*(\d{1,12}(?:\.\d{1,12})?|\.\d{1,12})\s*(px|pt|pc|in|cm|mm|em)?\s*$", re.ASCII)
+_LENGTH = re.compile(r"\s*(\d+(?:\.\d+)?|\.\d+)\s*(px|pt|pc|in|cm|mm|em)?\s*$", re.ASCII)
 _NUMBER = re.compile(r"[-+]?(?:\d{1,12}(?:\.\d{0,12})?|\.\d{1,12})(?:e[+-]?\d{1,3})?", re.IGNORECASE | re.ASCII)
 _URL = re.compile(r"url\(\s*([\"']?)([^()\"'\s]*)", re.IGNORECASE)
 _IMPORT = re.compile(r"@import[^;{}]*;?", re.IGNORECASE)
@@ -86,7 +86,7 @@ def _clean(root: ET.Element) -> int:
 
 
 def _length(text: str | None) -> float | None:
-    match = _LENGTH.match(text or "")
+    match = _LENGTH.match((text or "")[:400])
     return float(match[1]) * _UNITS[match[2] or ""] if match else None
 
 
@@ -132,7 +132,7 @@ def read_drawing(data: bytes, name: str) -> Drawing:
     removed = _clean(root)
     width, height = _natural(root)
     if max(width, height) > limits.SVG_SIDE:
-        said = f"{width:.0f} x {height:.0f}"
+        said = f"{width:.6g} x {height:.6g}"
         _refuse(name, f"says that it is {said} px; a drawing's side has {limits.SVG_SIDE:,} px at the most.")
     whole = max(1, math.ceil(width)), max(1, math.ceil(height))
     check_bounds(root, name)
