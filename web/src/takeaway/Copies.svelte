@@ -64,13 +64,18 @@
               >{copy.steps === 1 ? '1 step' : `${copy.steps} steps`}, the last: {copy.label}</span
             >
           </span>
-          <button
-            type="button"
-            class="btn btn-outline h-[30px] min-h-0 shrink-0"
-            disabled={busy !== '' || same}
-            title={same ? 'This is how the site stands now' : 'Put it in place of what is here, as one step'}
-            onclick={() => void back(copy.day)}>{same ? 'As it is now' : 'Bring back'}</button
-          >
+          {#if same}
+            <span class="muted shrink-0">as it is now</span>
+          {:else}
+            <button
+              type="button"
+              class="btn btn-outline h-[30px] min-h-0 shrink-0"
+              disabled={busy !== ''}
+              title="Put it in place of what is here, as one step"
+              onclick={() => void back(copy.day)}
+              >{busy === copy.day ? 'Bringing back …' : 'Bring back'}</button
+            >
+          {/if}
         </li>
       {/each}
     </ul>

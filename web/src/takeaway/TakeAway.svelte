@@ -104,6 +104,31 @@
       </ul>
     {/if}
     <p class="muted pt-3">Its picture files lie in the bundle, in the folder pictures.</p>
+    <div class="mt-6 grid grid-cols-2 gap-8 border-t border-base-300 pt-4">
+      <section aria-labelledby="file">
+        <h2 id="file" class="display-face text-[18px]">The site as one file</h2>
+        <p class="py-1.5">
+          Everything that is needed to go on elsewhere: site.json and the original pictures.
+        </p>
+        <div class="flex gap-2">
+          <button
+            type="button"
+            class="btn btn-outline h-[32px] min-h-0"
+            disabled={packing !== ''}
+            onclick={() => void download('/api/site-file', 'site.garnetfern.zip')}>Save to a file</button
+          >
+          <label class="btn btn-outline h-[32px] min-h-0">
+            {packing === 'open' ? 'Opening …' : 'Open a file'}
+            <input type="file" class="sr-only" accept=".zip" aria-label="Open a site file" onchange={open} />
+          </label>
+        </div>
+        <p class="muted pt-1.5">
+          Opening puts it in place of what is here, as one step that Undo takes back.
+        </p>
+        {#if problem}<p role="alert" class="pt-1.5 text-error">{problem}</p>{/if}
+      </section>
+      <Copies {bench} />
+    </div>
   </section>
 
   <div class="flex flex-col gap-6">
@@ -138,26 +163,6 @@
       {/if}
     </section>
     <Weights {bench} changed={look} />
-
-    <section aria-labelledby="file">
-      <h2 id="file" class="display-face text-[18px]">The site as one file</h2>
-      <p class="py-1.5">Everything that is needed to go on elsewhere: site.json and the original pictures.</p>
-      <div class="flex gap-2">
-        <button
-          type="button"
-          class="btn btn-outline h-[32px] min-h-0"
-          disabled={packing !== ''}
-          onclick={() => void download('/api/site-file', 'site.garnetfern.zip')}>Save to a file</button
-        >
-        <label class="btn btn-outline h-[32px] min-h-0">
-          {packing === 'open' ? 'Opening …' : 'Open a file'}
-          <input type="file" class="sr-only" accept=".zip" aria-label="Open a site file" onchange={open} />
-        </label>
-      </div>
-      <p class="muted pt-1.5">Opening puts it in place of what is here, as one step that Undo takes back.</p>
-      {#if problem}<p role="alert" class="pt-1.5 text-error">{problem}</p>{/if}
-    </section>
-    <Copies {bench} />
   </div>
 </main>
 
