@@ -257,7 +257,7 @@ class Studio:
     def take_visits(self, data: bytes, based_on: int) -> State:
         """Put the owner's table of visits in place of the one that ships. Raises VisitsError: nothing was changed."""
         present = self.site(None, based_on)
-        table = read_visits(data.decode("utf-8", errors="replace"))
+        table = read_visits(data.decode("utf-8-sig", errors="replace"))
         site = present.model_copy(update={"visits": table})
         return self._keep(based_on, read_site(site.model_dump(mode="json")), f"Visits on {len(table)} widths")
 
