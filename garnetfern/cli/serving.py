@@ -57,18 +57,19 @@ def serve(
     else:
         typer.echo(_open_to_others(host, port, token, data))
     threading.Thread(target=application.state.studio.warm, daemon=True).start()
-    uvicorn.run(application, host=host, port=port, log_level="warning")
+    uvicorn.run(application, host=host, port=port, log_level="warning", server_header=False)
 
 
 def _open_to_others(host: str, port: int, token: str, data: Path) -> str:
     """What to say where other machines can reach the application."""
-    named = f"[{host}]" if ":" in host else host
+    here = {"0.0.0.0": "127.0.0.1", "::": "::1"}.get(host, host)
+    named = f"[{here}]" if ":" in here else here
     return (
         f"Garnetfern listens on {host}, port {port}: every machine that reaches this one can ask it for pages, and\n"
         "who has the token below can see and change everything. It is printed once and holds until the end:\n\n"
         f"  http://{named}:{port}/enter?token={token}\n\n"
-        "It travels unencrypted; beyond a network that you trust, put a server with TLS before it. For other names\n"
-        f"than {host} say --allow-host NAME. Ctrl+C ends it; everything is kept in {data}."
+        "It travels unencrypted; beyond a network that you trust, put a server with TLS before it. For every name\n"
+        "under which others know this machine say --allow-host NAME. Ctrl+C ends it; everything is kept in {data}."
     )
 
 

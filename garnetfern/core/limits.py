@@ -55,7 +55,7 @@ SITE_FILE_RATIO = 200
 
 # the room in which bytes from elsewhere are opened
 ROOM_MEMORY = 3_000 * MB
-ROOM_UPLOAD_SECONDS = 10.0
+ROOM_UPLOAD_SECONDS = 20.0
 ROOM_SECONDS = 60.0
 """For work on what was taken already: a little time must not turn away what was welcome before."""
 ROOM_FILES = 32

@@ -1,6 +1,7 @@
 """The use cases of the bench: state, change, undo, redo, preview, pictures, taking away."""
 
 import pickle
+from contextlib import suppress
 from pathlib import Path
 from typing import Any
 
@@ -13,7 +14,7 @@ from ..core.reading import Reader
 from ..core.reading.visits import read_visits
 from ..core.resolve.image import renditions
 from ..fonts import font_bytes, shipped_fonts
-from ..sandbox import Room, shared_room
+from ..sandbox import Room, RoomError, shared_room
 from ..store import Copy, DamagedError, Folder, JobState, State
 from ..store.pictures import hash_of
 from .archive import zip_of
@@ -104,7 +105,9 @@ class Studio:
         return self.history.redo(based_on)
 
     def warm(self) -> None:
-        """Read the first page once, so that pictures and letters are at hand before anybody asks."""
+        """Read the first page once, so that pictures and letters are at hand before anybody asks; a worker too."""
+        with suppress(RoomError):
+            self.room.pool.warm()
         site = self.site()
         self.reader.read_page(site, site.pages[0])
 

@@ -18,7 +18,7 @@ input, button {{ font: inherit; padding: 6px 10px; }} input {{ width: 22em; max-
 </style></head><body><h1>Garnetfern</h1><p>{sentence}</p>
 <form action="/enter" method="get"><label>Token<br><input name="token" autocomplete="off" required autofocus></label>
 <button>Enter</button></form></body></html>"""
-ASKED = "Where it was started, a token was printed. Enter it here, or open the whole address that was printed."
+ASKED = "The terminal in which this was started shows a token. Enter it here, or open the whole address shown there."
 WRONG = "This is not the token that was printed at the last start. Nothing was read or changed."
 
 
