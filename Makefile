@@ -60,7 +60,8 @@ wheel: .stamps/python .stamps/web ## dist/garnetfern-*.whl, which holds everythi
 	@ls dist/*.whl
 
 fuzz: setup ## thousands of requests and files at the edges; takes minutes
-	GARNETFERN_MORE=50 $(BIN)/pytest tests/fuzz tests/service/test_accepted.py
+	GARNETFERN_MORE=60 $(BIN)/pytest -s tests/fuzz
+	GARNETFERN_MORE=10 $(BIN)/pytest tests/service/test_accepted.py
 
 kills: .stamps/python ## two hundred kills, each followed by a look at everything that was kept
 	rm -rf .stamps/kills && $(BIN)/python -m tests.service.kill_rounds .stamps/kills/data 200

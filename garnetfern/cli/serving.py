@@ -69,7 +69,7 @@ def _open_to_others(host: str, port: int, token: str, data: Path) -> str:
         "who has the token below can see and change everything. It is printed once and holds until the end:\n\n"
         f"  http://{named}:{port}/enter?token={token}\n\n"
         "It travels unencrypted; beyond a network that you trust, put a server with TLS before it. For every name\n"
-        "under which others know this machine say --allow-host NAME. Ctrl+C ends it; everything is kept in {data}."
+        f"under which others know this machine say --allow-host NAME. Ctrl+C ends it; everything is kept in {data}."
     )
 
 

@@ -1,5 +1,6 @@
 """The guard: who may ask, for what, how much at a time, and what every answer says of itself."""
 
+import asyncio
 import json
 
 import pytest
@@ -8,6 +9,7 @@ from starlette.testclient import TestClient
 from garnetfern.api.app import create_app
 from garnetfern.api.guard import Door
 from garnetfern.api.guard.door import host_name, is_loopback
+from garnetfern.api.guard.tokens import Tokens
 from garnetfern.core import limits
 from tests.api.own import OWN, OwnClient
 from tests.sites import one_banner
@@ -199,6 +201,16 @@ class TestToken:
         assert locked.get("/api/state").status_code == 200
         locked.cookies.clear()
         assert locked.get("/api/state").status_code == 401
+
+    def test_only_so_many_wrong_ones_wait_at_once(self, monkeypatch):
+        monkeypatch.setattr("garnetfern.api.guard.tokens.TOKEN_WAIT", 0.01)
+
+        async def guess():
+            tokens = Tokens("right")
+            return await asyncio.gather(*(tokens.slow_down() for _ in range(limits.TOKEN_WAITING + 3)))
+
+        answered = [refusal.status for refusal in asyncio.run(guess())]
+        assert sorted(answered) == [401] * limits.TOKEN_WAITING + [429] * 3
 
     def test_wrong_ones_wait_their_turn(self, locked, monkeypatch):
         waited = []

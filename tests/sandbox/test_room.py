@@ -82,6 +82,7 @@ def test_a_side_is_taken_at_its_limit_and_refused_beyond(room):
     assert room.examine(saved(grey, "PNG"), "long.png").width == limits.PICTURE_SIDE
     with pytest.raises(PictureError, match="16,383"):
         room.examine(png_of(limits.PICTURE_SIDE + 1, 2), "longer.png")
+    assert limits.PICTURE_PIXELS == 16_000 * 5_000
     with pytest.raises(PictureError, match="80 megapixels"):
         room.examine(png_of(16_000, 5_001), "larger.png")
 

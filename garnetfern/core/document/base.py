@@ -22,6 +22,8 @@ def _colour(text: str) -> str:
 
 def _text(text: str) -> str:
     """Normalised (Unicode, NFC). What is no text is refused."""
+    if text.isascii() and text.isprintable():
+        return text
     problem = text_problem(text)
     if problem is not None:
         raise ValueError(problem)
@@ -30,6 +32,8 @@ def _text(text: str) -> str:
 
 def _line(text: str) -> str:
     """One line, without white space around it."""
+    if text.isascii() and text.isprintable() and "  " not in text:
+        return text.strip()
     return re.sub(r"\s+", " ", _text(text)).strip()
 
 
