@@ -115,7 +115,7 @@
 
 <div class="frame" style:height="{height}px">
   <iframe
-    sandbox="allow-same-origin"
+    sandbox="allow-same-origin allow-scripts"
     bind:this={frame}
     onload={loaded}
     title="{bench.page?.title} on {screen.name.toLowerCase()}"

@@ -70,7 +70,7 @@
 
 <div class="fixed inset-0 z-40 bg-base-200" bind:clientWidth={room}>
   <iframe
-    sandbox="allow-same-origin"
+    sandbox="allow-same-origin allow-scripts"
     bind:this={frame}
     onload={loaded}
     title="{bench.page?.title}, in place"

@@ -38,7 +38,7 @@
   <div class="frame" bind:clientWidth={width} bind:clientHeight={height}>
     {#key page}
       <iframe
-        sandbox="allow-same-origin"
+        sandbox="allow-same-origin allow-scripts"
         onload={loaded}
         title="{title}: {page} on {screen.name.toLowerCase()}"
         src="/live/{page}"

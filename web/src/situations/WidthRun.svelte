@@ -158,7 +158,7 @@
       {@const scale = Math.min(1, (plot - 344) / at)}
       <div class="page" style:width="{at * scale}px">
         <iframe
-          sandbox="allow-same-origin"
+          sandbox="allow-same-origin allow-scripts"
           bind:this={frame}
           onload={() => void loaded()}
           src="/live/{page}"
