@@ -31,8 +31,8 @@ LIVE = "; ".join(
 )
 """CSP 3 for pages as visitors see them: no script of theirs runs, no form is sent, nothing opens or leads away.
 
-They keep our origin, so that the bench can mark letters. `allow-scripts` lets the bench's own listeners and promises run in
-them; what may run of the page itself is said by `script-src` alone."""
+They keep our origin, so that the bench can mark letters. `allow-scripts` lets the bench's own listeners and promises
+run in them; what may run of the page itself is said by `script-src` alone."""
 
 EVERYWHERE: tuple[tuple[str, str], ...] = (
     ("content-security-policy", APPLICATION),
