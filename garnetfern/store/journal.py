@@ -10,6 +10,13 @@ from ..core.limits import LOG_BYTES, LOG_FILES
 class _Quiet(RotatingFileHandler):
     """A log must never be the reason for anything to fail."""
 
+    def emit(self, record: logging.LogRecord) -> None:
+        """Write a line and let go of the file: nothing is held open between lines."""
+        super().emit(record)
+        if self.stream is not None:
+            self.stream.close()
+            self.stream = None
+
     def handleError(self, record: logging.LogRecord) -> None:  # noqa: N802 - the name is the library's
         """Say nothing: the disk may be full."""
 
