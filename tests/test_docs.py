@@ -55,3 +55,15 @@ def test_no_page_of_the_house_is_too_long():
 
 def test_lock_files_name_no_registry():
     assert '"resolved"' not in (HOUSE / "web" / "package-lock.json").read_text()
+
+
+def test_no_component_takes_a_name_that_the_shared_styles_have():
+    """A class of app.css reaches into every component; one that means something else must be called otherwise."""
+    classes = re.compile(r"^\s*\.([a-z][\w-]*)\s*[{,:]", re.MULTILINE)
+    source = HOUSE / "web" / "src"
+    shared = set(classes.findall((source / "app.css").read_text()))
+    assert "offer" in shared
+    for file in source.rglob("*.svelte"):
+        style = re.search(r"<style>(.*)</style>", file.read_text(), re.DOTALL)
+        own = set(classes.findall(style[1])) if style else set()
+        assert not own & shared, f"{file.name}: {own & shared}"

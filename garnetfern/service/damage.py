@@ -1,20 +1,8 @@
-"""Pictures whose file is not what it was: which they are, where they are used, and what to do."""
+"""Pictures whose file is not what it was: where they are used, and what to do."""
 
-from collections.abc import Callable, Iterator
-
-from ..core.document import Asset, Site
-from ..core.errors import NotFoundError
+from ..core.document import Site
 from ..store import DamagedError
 from .uses import uses_of
-
-
-def damaged(site: Site, original: Callable[[str], bytes]) -> Iterator[Asset]:
-    """The pictures of a site whose original cannot be handed out; each is read whole."""
-    for asset in site.assets:
-        try:
-            original(asset.hash)
-        except (DamagedError, NotFoundError):
-            yield asset
 
 
 def told(site: Site, hash_: str, error: DamagedError) -> DamagedError:

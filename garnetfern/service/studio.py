@@ -20,7 +20,7 @@ from ..store.pictures import hash_of
 from .archive import zip_of
 from .assets import check_facts, new_asset
 from .cuts import cut_file
-from .damage import damaged, told
+from .damage import told
 from .edits import apply_edit
 from .fitting import Fitting
 from .looks import Looks, to_json
@@ -55,9 +55,9 @@ class Studio:
         self.worker.stop()
         self.folder.close()
 
-    def note_refusal(self, status: int, kind: str, method: str, path: str) -> None:
+    def note_refusal(self, status: int, method: str, path: str) -> None:
         """Write a refusal into the log."""
-        self.folder.journal.note("refused", status=status, kind=kind, method=method, path=path)
+        self.folder.journal.note("refused", status=status, method=method, path=path)
 
     def site(self, patch: Patch | None = None, based_on: int | None = None) -> Site:
         """The present site, with a patch applied that is not kept. Raises StaleError where `based_on` is another."""
@@ -212,7 +212,7 @@ class Studio:
         Raises DamagedError where an original is not what it was: it is not handed out.
         """
         site = self.site()
-        for asset in damaged(site, self.pictures.original):
+        for asset in site.assets:
             self.original(asset.hash)
         urls, picture = self.fitting.sources(site, self.fonts)
         files = bundle_files(site, self.fonts, picture, font_bytes, urls)

@@ -16,10 +16,9 @@ from pathlib import Path
 from typing import Any
 
 from ..core.limits import MB
-from .copies import copy_database
 from .files import sync_folder
 from .migrations import now
-from .opening import DATABASE, inspect, read_only
+from .opening import DATABASE, copy_database, inspect, read_only
 from .trouble import FolderError
 from .verify import verify
 

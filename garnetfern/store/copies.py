@@ -1,7 +1,6 @@
 """Daily copies of the database, made when something has changed. Pictures need none: their files never change."""
 
 import json
-import os
 import sqlite3
 from contextlib import closing
 from dataclasses import dataclass
@@ -12,7 +11,7 @@ from typing import Any
 from ..core.document import migrate
 from ..core.errors import NotFoundError
 from ..core.limits import COPIES
-from .opening import read_only
+from .opening import copy_database, read_only
 from .trouble import DamagedError
 
 
@@ -25,23 +24,6 @@ class Copy:
     steps: int
     label: str
     made: str
-
-
-def copy_database(source: Path, target: Path) -> None:
-    """A consistent copy of a database that is in use (SQLite's online backup), written aside and renamed."""
-    target.parent.mkdir(parents=True, exist_ok=True)
-    part = target.with_name(f".part-{target.name}")
-    part.unlink(missing_ok=True)
-    try:
-        with closing(read_only(source)) as old, closing(sqlite3.connect(part)) as new:
-            old.backup(new)
-            new.execute("PRAGMA journal_mode = delete")
-        with part.open("rb+") as file:
-            os.fsync(file.fileno())
-        part.replace(target)
-    except BaseException:
-        part.unlink(missing_ok=True)
-        raise
 
 
 def today() -> date:

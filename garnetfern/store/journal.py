@@ -1,6 +1,7 @@
 """The log in the data folder: every refusal, every revision and when it was made. No wordings, no names of files."""
 
 import logging
+from contextlib import suppress
 from logging.handlers import RotatingFileHandler
 from pathlib import Path
 
@@ -13,9 +14,10 @@ class _Quiet(RotatingFileHandler):
     def emit(self, record: logging.LogRecord) -> None:
         """Write a line and let go of the file: nothing is held open between lines."""
         super().emit(record)
-        if self.stream is not None:
-            self.stream.close()
-            self.stream = None
+        stream, self.stream = self.stream, None
+        with suppress(OSError):
+            if stream is not None:
+                stream.close()
 
     def handleError(self, record: logging.LogRecord) -> None:  # noqa: N802 - the name is the library's
         """Say nothing: the disk may be full."""

@@ -1,5 +1,6 @@
 """Whether a database may be opened: looked at without touching it, migrated on a copy first."""
 
+import os
 import shutil
 import sqlite3
 from contextlib import closing
@@ -68,13 +69,29 @@ def inspect(file: Path) -> list[str]:
         raise _refuse(file, f"is damaged ({error}).") from error
 
 
+def copy_database(source: Path, target: Path) -> None:
+    """A consistent copy of a database that is in use (SQLite's online backup), written aside and renamed."""
+    target.parent.mkdir(parents=True, exist_ok=True)
+    part = target.with_name(f".part-{target.name}")
+    part.unlink(missing_ok=True)
+    try:
+        with closing(read_only(source)) as old, closing(sqlite3.connect(part)) as new:
+            old.backup(new)
+            new.execute("PRAGMA journal_mode = delete")
+        with part.open("rb+") as file:
+            os.fsync(file.fileno())
+        part.replace(target)
+    except BaseException:
+        part.unlink(missing_ok=True)
+        raise
+
+
 def rehearse(file: Path, work: Path) -> None:
     """Carry out the migrations on a copy. Raises FolderError where they do not succeed; then nothing was touched."""
     work.mkdir(parents=True, exist_ok=True)
     copy = work / f"rehearsal-{DATABASE}"
     try:
-        with closing(read_only(file)) as old, closing(sqlite3.connect(copy)) as new:
-            old.backup(new)
+        copy_database(file, copy)
         db = SqliteDatabase(str(copy))
         try:
             migrate(db)
@@ -94,13 +111,8 @@ def rehearse(file: Path, work: Path) -> None:
 
 def keep_before(file: Path, folder: Path) -> Path:
     """Keep the database as it is before it is migrated."""
-    folder.mkdir(parents=True, exist_ok=True)
     kept = folder / f"before-{NAMES[-1].split()[0]}.sqlite"
-    part = kept.with_suffix(".part")
-    part.unlink(missing_ok=True)
-    with closing(read_only(file)) as old, closing(sqlite3.connect(part)) as new:
-        old.backup(new)
-    part.replace(kept)
+    copy_database(file, kept)
     return kept
 
 

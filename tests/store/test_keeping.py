@@ -232,7 +232,7 @@ def test_one_copy_a_day_where_something_has_changed_and_seven_are_kept(studio, d
 
 def test_the_log_holds_revisions_and_refusals_and_no_wordings(studio, data):
     studio.change(studio.state().revision, [{"op": "replace", "path": "/name", "value": "Secret garden"}], "Secret")
-    studio.note_refusal(403, "origin", "POST", "/api/change")
+    studio.note_refusal(403, "POST", "/api/change")
     text = (data / "log" / "garnetfern.log").read_text()
     assert f"kept revision='{studio.state().revision}'" in text
     assert "refused status='403'" in text

@@ -3,15 +3,16 @@
 Nothing behind it is reached by a request that it refuses.
 """
 
-import logging
 from collections.abc import Awaitable, Callable
 from html import escape
 from typing import Any
 from urllib.parse import parse_qs
 
-from fastapi.responses import HTMLResponse, JSONResponse, RedirectResponse, Response
+from fastapi.concurrency import run_in_threadpool
+from fastapi.responses import HTMLResponse, RedirectResponse, Response
 
 from ...core.errors import DocumentError
+from ..errors import problem
 from .bodies import GoneError, Message, Receive, again, refusal_of_type, whole_json
 from .door import SAFE, Door, Refusal, refusal_of_origin
 from .policies import LIVE, with_policies
@@ -20,9 +21,8 @@ from .tokens import ASKED, ENTER, PAGE, Tokens, carried, cookie, new_token
 Send = Callable[[Message], Awaitable[None]]
 Scope = dict[str, Any]
 Inner = Callable[[Scope, Receive, Send], Awaitable[None]]
-Note = Callable[[int, str, str, str], None]
-"""Told of each refusal: status, kind, method, path."""
-log = logging.getLogger("garnetfern")
+Note = Callable[[int, str, str], None]
+"""Told of each refusal: status, method, path. It may write to the disk, so it is told beside the event loop."""
 
 
 def _headers_of(scope: Scope) -> dict[str, str]:
@@ -30,7 +30,7 @@ def _headers_of(scope: Scope) -> dict[str, str]:
 
 
 def _answer(refusal: Refusal) -> Response:
-    return JSONResponse({"kind": refusal.kind, "message": refusal.message, "path": "$"}, refusal.status)
+    return problem(refusal.status, refusal.kind, refusal.message)
 
 
 def _wants_page(headers: dict[str, str], method: str) -> bool:
@@ -56,7 +56,7 @@ class Guard:
             if message["type"] == "http.response.start":
                 message["headers"] = with_policies(list(message.get("headers", [])))
                 if message["status"] >= 400:
-                    self._note(message["status"], "answer", scope["method"], scope["path"])
+                    await run_in_threadpool(self._note, message["status"], scope["method"], scope["path"])
             await send(message)
 
         headers, method, path = _headers_of(scope), scope["method"], scope["path"]
@@ -81,8 +81,8 @@ class Guard:
             if isinstance(body, Refusal):
                 return await _answer(body)(scope, receive, sent)
             if isinstance(body, DocumentError):
-                problem = {"kind": body.problems[0].kind, "message": body.message, "path": body.path}
-                return await JSONResponse(problem, 422)(scope, receive, sent)
+                found = problem(422, body.problems[0].kind, body.message, body.path)
+                return await found(scope, receive, sent)
             receive = again(body, receive)
         return await inner(scope, receive, sent)
 

@@ -3,15 +3,22 @@
 from collections.abc import AsyncIterator, Awaitable, Callable, MutableMapping
 from typing import Any
 
+from fastapi.concurrency import run_in_threadpool
+
 from ...core.errors import DocumentError
-from ...core.limits import JSON_BODY, MB
+from ...core.limits import JSON_BODY, KB, MB
 from ...core.plain import read_json
+from ..uploads import at_most
 from .door import SAFE, Refusal
 
 Message = MutableMapping[str, Any]
 Receive = Callable[[], Awaitable[Message]]
 FILES = frozenset({"/api/pictures", "/api/site-file", "/api/looks-of", "/api/visits"})
 """Where files are handed in, each with a limit of its own; everywhere else JSON is."""
+
+
+AT_ONCE = 32 * KB
+"""Longer bodies are looked through beside the event loop."""
 
 
 class GoneError(Exception):
@@ -41,26 +48,19 @@ def refusal_of_type(method: str, path: str, headers: dict[str, str]) -> Refusal 
     return Refusal(415, "type", message)
 
 
-def too_large() -> Refusal:
-    """That a JSON body is over its limit."""
-    return Refusal(413, "size", f"A request has {JSON_BODY // MB} MB at the most. Nothing was changed.")
-
-
 async def whole_json(receive: Receive, headers: dict[str, str]) -> bytes | Refusal | DocumentError:
     """A JSON body that was checked, or why it is refused. Nothing beyond the limit is kept in memory."""
-    announced = headers.get("content-length", "")
-    if announced.isdigit() and int(announced) > JSON_BODY:
-        return too_large()
-    body = bytearray()
-    async for chunk in chunks(receive):
-        body += chunk
-        if len(body) > JSON_BODY:
-            return too_large()
+    body = await at_most(chunks(receive), headers.get("content-length", ""), JSON_BODY)
+    if body is None:
+        return Refusal(413, "size", f"A request has {JSON_BODY // MB} MB at the most. Nothing was changed.")
     try:
-        read_json(bytes(body))
+        if len(body) <= AT_ONCE:
+            read_json(body)
+        else:
+            await run_in_threadpool(read_json, body)
     except DocumentError as error:
         return error
-    return bytes(body)
+    return body
 
 
 def again(body: bytes, receive: Receive) -> Receive:

@@ -201,26 +201,26 @@ export class Session {
     this.refresh();
   }
 
-  /** Open a site file in place of the present site, or take only the looks of another site's. */
-  async openSite(file: File, send = client.openSiteFile): Promise<Problem | null> {
-    try {
-      this.take(await send(file, this.state?.revision ?? 0));
-      this.shown();
-      return null;
-    } catch (error) {
-      return this.refusal(error);
-    }
+  /** Put another site in place of the present one, after what is being kept. Gives the problem when it was refused. */
+  private exchange(call: (revision: number) => Promise<State>): Promise<Problem | null> {
+    const done = this.keeping.then(async () => {
+      try {
+        this.take(await call(this.state?.revision ?? 0));
+        this.shown();
+        return null;
+      } catch (error) {
+        return this.refusal(error);
+      }
+    });
+    this.keeping = done;
+    return done;
   }
 
+  /** Open a site file in place of the present site, or take only the looks of another site's. */
+  openSite = (file: File, send = client.openSiteFile) => this.exchange((revision) => send(file, revision));
+
   /** Put the site of a daily copy in place of the present one, as one step. */
-  async bringBack(day: string): Promise<Problem | null> {
-    try {
-      this.take(await client.bringBack(this.state?.revision ?? 0, day));
-      return null;
-    } catch (error) {
-      return this.refusal(error);
-    }
-  }
+  bringBack = (day: string) => this.exchange((revision) => client.bringBack(revision, day));
 
   tell(error: unknown): void {
     const text = error instanceof Error ? error.message : 'Something went wrong; nothing was changed.';

@@ -107,6 +107,7 @@
   }
   .strength {
     position: relative;
+    margin: 3px 0 6px;
     height: 9px;
     padding-top: 4px;
     background: color-mix(in oklab, var(--color-base-content) 22%, transparent) content-box;

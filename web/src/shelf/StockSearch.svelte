@@ -59,7 +59,7 @@
     <li>
       <button
         type="button"
-        class="offer"
+        class="loan"
         aria-label="Take {offer.title}"
         title={offer.credit}
         disabled={fetching !== null}
@@ -88,18 +88,18 @@
     overflow-y: auto;
     padding: 4px;
   }
-  .offer {
+  .loan {
     display: flex;
     flex-direction: column;
     text-align: left;
     cursor: pointer;
     font-size: 13px;
   }
-  .offer img {
+  .loan img {
     height: 132px;
     max-width: none;
   }
-  .offer span {
+  .loan span {
     max-width: 198px;
   }
 </style>

@@ -77,7 +77,9 @@
   }
 </script>
 
-<main class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_380px] gap-8 overflow-y-auto px-6 py-4">
+<main
+  class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_380px] content-start gap-8 overflow-y-auto px-6 py-4 max-[900px]:grid-cols-1"
+>
   <section aria-labelledby="rule" class="flex min-h-0 min-w-0 flex-col">
     <h2 id="rule" class="display-face text-[18px]">One rule for your stylesheet</h2>
     <div class="flex flex-wrap items-end gap-4 py-2">
@@ -104,7 +106,7 @@
       </ul>
     {/if}
     <p class="muted pt-3">Its picture files lie in the bundle, in the folder pictures.</p>
-    <div class="mt-6 grid grid-cols-2 gap-8 border-t border-base-300 pt-4">
+    <div class="mt-6 grid grid-cols-[repeat(auto-fit,minmax(230px,1fr))] gap-8 border-t border-base-300 pt-4">
       <section aria-labelledby="file">
         <h2 id="file" class="display-face text-[18px]">The site as one file</h2>
         <p class="py-1.5">

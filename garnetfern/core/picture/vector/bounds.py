@@ -48,7 +48,8 @@ class Asked:
 TOO_MUCH = Asked(*[_ENDLESS] * 6)
 
 
-def _refuse(name: str, why: str) -> NoReturn:
+def refuse(name: str, why: str) -> NoReturn:
+    """Raise PictureError: the drawing is not taken, and why."""
     raise PictureError(f"{name} {why} It was not taken.")
 
 
@@ -129,13 +130,13 @@ def _check_primitives(root: ET.Element, name: str) -> None:
         order = [abs(float(v)) for v in _NUMBERS.findall(element.get("order", "") + " 0")[:4]]
         octaves = [abs(float(v)) for v in _NUMBERS.findall(element.get("numOctaves", "") + " 0")[:2]]
         if kind in ("fegaussianblur", "fedropshadow") and max(numbers) > limits.SVG_BLUR:
-            _refuse(name, f"blurs by {max(numbers):.3g}; {limits.SVG_BLUR:g} is the most.")
+            refuse(name, f"blurs by {max(numbers):.3g}; {limits.SVG_BLUR:g} is the most.")
         if kind == "femorphology" and max(radius) > limits.SVG_BLUR / 5:
-            _refuse(name, f"grows shapes by {max(radius):.3g}; {limits.SVG_BLUR / 5:g} is the most.")
+            refuse(name, f"grows shapes by {max(radius):.3g}; {limits.SVG_BLUR / 5:g} is the most.")
         if kind == "feconvolvematrix" and max(order) > 25:
-            _refuse(name, f"folds {max(order):.3g} px at a time; 25 are the most.")
+            refuse(name, f"folds {max(order):.3g} px at a time; 25 are the most.")
         if kind == "feturbulence" and max(octaves) > 10:
-            _refuse(name, f"asks for {max(octaves):.3g} octaves of noise; 10 are the most.")
+            refuse(name, f"asks for {max(octaves):.3g} octaves of noise; 10 are the most.")
 
 
 def _check_region(root: ET.Element, name: str) -> None:
@@ -146,13 +147,13 @@ def _check_region(root: ET.Element, name: str) -> None:
         for side in ("x", "y", "width", "height"):
             for value in _NUMBERS.findall(element.get(side, "")[:60]):
                 if abs(float(value)) > 100_000:
-                    _refuse(name, f"has a {local(element.tag)} with {side} {value[:20]}; 100,000 is the most.")
+                    refuse(name, f"has a {local(element.tag)} with {side} {value[:20]}; 100,000 is the most.")
 
 
 def check_bounds(root: ET.Element, name: str) -> None:
     """Raise PictureError where the drawing asks for more than is given, with what it asks for."""
     if _nesting(root) > limits.SVG_NESTING:
-        _refuse(name, f"is nested deeper than {limits.SVG_NESTING} elements.")
+        refuse(name, f"is nested deeper than {limits.SVG_NESTING} elements.")
     _check_primitives(root, name)
     _check_region(root, name)
     asked = _Count(root).of(root)
@@ -166,4 +167,4 @@ def check_bounds(root: ET.Element, name: str) -> None:
     )
     for has, most, why in bounds:
         if has > most:
-            _refuse(name, why.format(most))
+            refuse(name, why.format(most))

@@ -4,14 +4,13 @@ import math
 import re
 import xml.etree.ElementTree as ET
 from dataclasses import dataclass
-from typing import NoReturn
 
 from defusedxml.common import DefusedXmlException
 from defusedxml.ElementTree import fromstring
 
 from ... import limits
 from ...errors import PictureError
-from .bounds import check_bounds, local
+from .bounds import check_bounds, local, refuse
 
 DEFAULT_SIZE = (300, 150)
 """CSS Images 4, section 5.3: the size of a picture that has none."""
@@ -41,10 +40,6 @@ def looks_like_svg(data: bytes) -> bool:
     """Whether the bytes begin like an SVG file."""
     head = data[:4096].lstrip(b"\xef\xbb\xbf \t\r\n")
     return head.startswith((b"<svg", b"<?xml", b"<!--", b"<!DOCTYPE svg")) and b"<svg" in data[:HEAD]
-
-
-def _refuse(name: str, why: str) -> NoReturn:
-    raise PictureError(f"{name} {why} It was not taken.")
 
 
 def _outside(name: str, value: str) -> bool:
@@ -114,11 +109,11 @@ def _natural(root: ET.Element) -> tuple[float, float]:
 
 def _parsed(data: bytes, name: str) -> ET.Element:
     if len(data) > limits.SVG:
-        _refuse(name, f"has more than {limits.SVG // limits.MB} MB of SVG, which is the most.")
+        refuse(name, f"has more than {limits.SVG // limits.MB} MB of SVG, which is the most.")
     try:
         root: ET.Element = fromstring(data, forbid_dtd=False, forbid_entities=True, forbid_external=True)
     except DefusedXmlException:
-        _refuse(name, "declares entities of its own, which can unfold without end.")
+        refuse(name, "declares entities of its own, which can unfold without end.")
     except (ET.ParseError, ValueError, LookupError, RecursionError) as error:
         raise PictureError(f"{name} begins like an SVG picture, but is not well-formed ({error}).") from error
     if local(root.tag) != "svg":
@@ -133,7 +128,7 @@ def read_drawing(data: bytes, name: str) -> Drawing:
     width, height = _natural(root)
     if max(width, height) > limits.SVG_SIDE:
         said = f"{width:.6g} x {height:.6g}"
-        _refuse(name, f"says that it is {said} px; a drawing's side has {limits.SVG_SIDE:,} px at the most.")
+        refuse(name, f"says that it is {said} px; a drawing's side has {limits.SVG_SIDE:,} px at the most.")
     whole = max(1, math.ceil(width)), max(1, math.ceil(height))
     check_bounds(root, name)
     return Drawing(root, *whole, removed)
