@@ -80,7 +80,7 @@
 <main
   class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_380px] content-start gap-8 overflow-y-auto px-6 py-4 max-[900px]:grid-cols-1"
 >
-  <section aria-labelledby="rule" class="flex min-h-0 min-w-0 flex-col">
+  <section aria-labelledby="rule" class="flex min-w-0 flex-col">
     <h2 id="rule" class="display-face text-[18px]">One rule for your stylesheet</h2>
     <div class="flex flex-wrap items-end gap-4 py-2">
       <label>
