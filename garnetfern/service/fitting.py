@@ -10,7 +10,7 @@ from ..core.picture.budget import KINDS, MEDIA, FileKind, fit_to_budget
 from ..core.resolve.fonts import FontBook
 from ..core.resolve.records import Rendition
 from ..sandbox import Room
-from ..store import FittedFile, FittedFiles, fitted_key
+from ..store import DamagedError, FittedFile, FittedFiles, fitted_key
 
 PHONE_BELOW = 600
 STILL: tuple[FileKind, ...] = ("webp",)
@@ -117,15 +117,25 @@ class Fitting:
                 result[one.rendition] = [(k, f) for k, f in files if f is not None]
         return result
 
+    def _whole(self, site: Site, fonts: FontBook, rendition: Rendition, kind: FileKind, file: FittedFile) -> bytes:
+        """A kept file's bytes; one that was damaged is made anew. Raises DamagedError where it comes out otherwise."""
+        try:
+            return self._files.data(file)
+        except DamagedError:
+            made = self.make(next(one for one in wanted(site, fonts) if one.rendition == rendition), kind)
+            if made.hash != file.hash:
+                raise
+            return self._files.data(made)
+
     def sources(self, site: Site, fonts: FontBook) -> tuple[FittedUrls, Callable[[Rendition, str], bytes]]:
         """Addresses for a bundle, and the bytes at each: fitted files where they are there, plain ones elsewhere."""
         found = self.found(site, fonts)
         named = {r: tuple((kind, file.hash) for kind, file in files) for r, files in found.items()}
 
         def picture(rendition: Rendition, address: str) -> bytes:
-            for _, file in found.get(rendition, []):
+            for kind, file in found.get(rendition, []):
                 if f"-{file.hash[:10]}." in address:
-                    return self._files.data(file)
+                    return self._whole(site, fonts, rendition, kind, file)
             return self._plain(rendition)
 
         return FittedUrls("../pictures/", "../fonts/", named), picture

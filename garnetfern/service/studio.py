@@ -92,17 +92,20 @@ class Studio:
         return self._keep(based_on, site, label)
 
     def _keep(self, based_on: int, site: Site, label: str) -> State:
-        state = self.history.change(based_on, site.model_dump(mode="json"), tidied(label, 200))
+        return self._kept(self.history.change(based_on, site.model_dump(mode="json"), tidied(label, 200)))
+
+    def _kept(self, state: State) -> State:
+        """Write a new revision into the log."""
         self.folder.journal.note("kept", revision=state.revision)
         return state
 
     def undo(self, based_on: int) -> State:
         """One step back."""
-        return self.history.undo(based_on)
+        return self._kept(self.history.undo(based_on))
 
     def redo(self, based_on: int) -> State:
         """One step forward."""
-        return self.history.redo(based_on)
+        return self._kept(self.history.redo(based_on))
 
     def warm(self) -> None:
         """Read the first page once, so that pictures and letters are at hand before anybody asks; a worker too."""

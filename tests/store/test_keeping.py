@@ -1,6 +1,7 @@
 """Backup, restore, verify, tidy, copies: what is kept is kept, and what is wrong with it is told."""
 
 import json
+import os
 import shutil
 import sqlite3
 import zipfile
@@ -10,7 +11,7 @@ import pytest
 from typer.testing import CliRunner
 
 from garnetfern.cli import app
-from garnetfern.service.edits.pictures import ShelvePicture
+from garnetfern.service.edits.pictures import LayPicture, ShelvePicture
 from garnetfern.service.studio import Studio
 from garnetfern.store import DamagedError, FolderError, leftovers, restore, tidy, verify
 from garnetfern.store.backup import backup
@@ -176,6 +177,19 @@ def test_a_damaged_rendition_is_made_anew(studio, data):
     assert file.read_bytes() == good
 
 
+def test_a_damaged_fitted_file_is_made_anew(studio, data):
+    asset = studio.add_picture(jpeg(900, 600), "wide.jpg")
+    studio.edit(studio.state().revision, LayPicture(page="home", area="banner", asset=asset))
+    for one, kind in studio.fitting.missing(studio.site(), studio.fonts):
+        studio.fitting.make(one, kind)
+    good = studio.bundle_files()
+    file = next(f for f in (data / "fitted").glob("*/*") if f.read_bytes() in good.values())
+    before = file.stat()
+    spoil(file, 200)
+    os.utime(file, ns=(before.st_atime_ns, before.st_mtime_ns))  # as a disk damages it: nothing else tells
+    assert studio.bundle_files() == good
+
+
 def test_tidy_takes_what_nothing_names_and_no_more(studio, data):
     studio.add_picture(jpeg(99, 40), "never laid.jpg")
     kept = hashes(studio)
@@ -233,6 +247,9 @@ def test_one_copy_a_day_where_something_has_changed_and_seven_are_kept(studio, d
 def test_the_log_holds_revisions_and_refusals_and_no_wordings(studio, data):
     studio.change(studio.state().revision, [{"op": "replace", "path": "/name", "value": "Secret garden"}], "Secret")
     studio.note_refusal(403, "POST", "/api/change")
+    text = (data / "log" / "garnetfern.log").read_text()
+    assert f"kept revision='{studio.state().revision}'" in text
+    studio.undo(studio.state().revision)
     text = (data / "log" / "garnetfern.log").read_text()
     assert f"kept revision='{studio.state().revision}'" in text
     assert "refused status='403'" in text
