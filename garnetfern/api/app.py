@@ -9,10 +9,12 @@ from typing import Annotated, Any
 
 from fastapi import APIRouter, FastAPI, HTTPException, Query, Request
 from fastapi.concurrency import run_in_threadpool
-from fastapi.responses import HTMLResponse, JSONResponse, Response
+from fastapi.responses import HTMLResponse, Response
 from fastapi.staticfiles import StaticFiles
+from starlette.middleware.gzip import DEFAULT_EXCLUDED_CONTENT_TYPES, GZipMiddleware
 
 from .. import __version__
+from ..core.css import EmittedPage
 from ..core.css.escape import style_text
 from ..core.document import pointed_at
 from ..core.limits import PICTURE, SITE_FILE
@@ -27,16 +29,23 @@ from . import models as m
 from .answers import FOREVER, FRESH, download, problem_of
 from .guard import LIVE, Door, Guard
 from .look_routes import look_routes
+from .news_routes import news_routes
 from .picture_routes import area_routes, shelf_routes, work_routes
-from .remedy_routes import remedy_routes
+from .remedy_routes import LINES, remedy_routes
 from .uploads import read_body
+from .versions import Have, Versions, Window
 
 WEB = Path(__file__).resolve().parent.parent / "web"
 PICTURE_NAME = re.compile(r"[a-z0-9-]*?-(\d{1,5})-([0-9a-f]{10})(?:-c(\d{1,5}-\d{1,5}-\d{1,5}-\d{1,5}))?\.webp")
 LIVE_STYLE = "html { scrollbar-width: none; }"
 
 
-def document_routes(studio: Studio) -> APIRouter:
+def _in_lines(page: EmittedPage) -> dict[str, list[str]]:
+    """A page by its lines, so that of two versions only those that differ have to be told."""
+    return {name: getattr(page, name).split("\n") for name in ("fonts", "css", "body")}
+
+
+def document_routes(studio: Studio, versions: Versions) -> APIRouter:
     """State, changes, undo and redo, preview."""
     api = APIRouter(prefix="/api", responses={**problem_of(409), **problem_of(422), **problem_of(404)})
 
@@ -44,58 +53,58 @@ def document_routes(studio: Studio) -> APIRouter:
     def state() -> Any:
         return asdict(studio.state())
 
-    @api.post("/change", response_model=m.StateView)
+    @api.post("/change", response_model=m.StepView)
     def change(body: m.KeptChange) -> Any:
-        return asdict(studio.change(body.revision, body.patch, body.label))
+        return asdict(studio.step(studio.change(body.revision, body.patch, body.label), body.revision))
 
-    @api.post("/undo", response_model=m.StateView)
+    @api.post("/undo", response_model=m.StepView)
     def undo(body: m.Change) -> Any:
-        return asdict(studio.undo(body.revision))
+        return asdict(studio.step(studio.undo(body.revision), body.revision))
 
-    @api.post("/redo", response_model=m.StateView)
+    @api.post("/redo", response_model=m.StepView)
     def redo(body: m.Change) -> Any:
-        return asdict(studio.redo(body.revision))
+        return asdict(studio.step(studio.redo(body.revision), body.revision))
 
     @api.post("/live", response_model=m.Live)
-    def live(body: m.AskedLive) -> Any:
+    def live(body: m.AskedLive, have: Have = None) -> Any:
         with studio.manners.hurry():
             site = studio.site(body.patch, body.revision)
             found = studio.page(site, body.page)
             met = page_met(site, found, body.situation) if body.situation else found
             page = studio.emitted(site, pointed_at(met) if body.pointed else met)
-            return JSONResponse({"fonts": page.fonts, "css": page.css, "body": page.body})
+            return versions.answer(_in_lines(page), have)
 
     @api.get("/before", response_model=m.Live)
     def before(page: str) -> Any:
         site = studio.site_before()
-        found = studio.emitted(site, studio.page(site, page))
-        return {"fonts": found.fonts, "css": found.css, "body": found.body}
+        return _in_lines(studio.emitted(site, studio.page(site, page)))
 
     return api
 
 
-def computing_routes(studio: Studio) -> APIRouter:
+def computing_routes(studio: Studio, versions: Versions) -> APIRouter:
     """Readings, the build-up, remedies, and the rule."""
     api = APIRouter(prefix="/api", responses={**problem_of(409), **problem_of(422), **problem_of(404)})
 
-    @api.post("/readings", response_model=m.Readings)
-    def readings(body: m.Asked) -> Any:
+    @api.post("/readings", response_model=list[m.ReadingView])
+    def readings(body: m.Asked, have: Have = None) -> Any:
         with studio.manners.hurry():
             site = studio.site(body.patch, body.revision)
             found = check_page(studio.reader, site, studio.page(site, body.page))
-            return JSONResponse({"revision": body.revision, "readings": found})
+            return versions.answer(found, have)
 
     @api.post("/build-up", response_model=m.BuildUpView)
-    def build_up(body: m.AskedBuildUp) -> Any:
+    def build_up(body: m.AskedBuildUp, window: Window = "", have: Have = None) -> Any:
         site = studio.site(body.patch, body.revision)
         page = studio.page(site, body.page)
-        return BuildUp(studio.polite("build-up"), site, page, studio.area(page, body.area)).cards(body.block)
+        reader = studio.polite("build-up", window)
+        return versions.answer(BuildUp(reader, site, page, studio.area(page, body.area)).cards(body.block), have)
 
     @api.post("/overlay", response_model=m.OverlayView)
-    def overlay(body: m.AskedLayer) -> Any:
+    def overlay(body: m.AskedLayer, window: Window = "") -> Any:
         site = studio.site(body.patch, body.revision)
         page = studio.page(site, body.page)
-        return overlay_remedy(studio.polite("overlay"), site, page, studio.area(page, body.area), body.layer)
+        return overlay_remedy(studio.polite("overlay", window), site, page, studio.area(page, body.area), body.layer)
 
     @api.get("/rule", response_model=m.RuleView)
     def rule(page: str, area: str, selector: Annotated[str, Query(max_length=200)] = ".banner") -> Any:
@@ -136,9 +145,9 @@ def file_routes(studio: Studio) -> APIRouter:
     def copies() -> Any:
         return [asdict(copy) for copy in studio.copies()]
 
-    @api.post("/copies/bring-back", response_model=m.StateView)
+    @api.post("/copies/bring-back", response_model=m.StepView)
     def bring_back(body: m.AskedCopy) -> Any:
-        return asdict(studio.bring_back(body.revision, body.day))
+        return asdict(studio.step(studio.bring_back(body.revision, body.day), body.revision))
 
     @api.get("/bundle", response_model=list[m.BundleFile])
     def bundle_list() -> Any:
@@ -152,19 +161,21 @@ def file_routes(studio: Studio) -> APIRouter:
     def site_file() -> Response:
         return download(studio.site_file(), "site.garnetfern.zip")
 
-    @api.post("/site-file", response_model=m.StateView)
+    @api.post("/site-file", response_model=m.StepView)
     async def open_site_file(
         request: Request, revision: int, name: Annotated[str, Query(max_length=120)] = "a site file"
     ) -> Any:
         data = await read_body(request, SITE_FILE, name)
-        return asdict(await run_in_threadpool(studio.open_site_file, data, revision, name))
+        state = await run_in_threadpool(studio.open_site_file, data, revision, name)
+        return asdict(studio.step(state, revision))
 
-    @api.post("/looks-of", response_model=m.StateView)
+    @api.post("/looks-of", response_model=m.StepView)
     async def looks_of(
         request: Request, revision: int, name: Annotated[str, Query(max_length=120)] = "a site file"
     ) -> Any:
         data = await read_body(request, SITE_FILE, name)
-        return asdict(await run_in_threadpool(studio.take_looks, data, revision, name))
+        state = await run_in_threadpool(studio.take_looks, data, revision, name)
+        return asdict(studio.step(state, revision))
 
     return api
 
@@ -234,19 +245,23 @@ def create_app(data: Path, door: Door = LOOPBACK) -> Guarded:
     app.guard = Guard(door, studio.note_refusal)
     app.state.studio = studio
     errors.install(app)
+    # what comes line by line is not held back until enough of it can be packed
+    plain = (*DEFAULT_EXCLUDED_CONTENT_TYPES, LINES)
+    app.add_middleware(GZipMiddleware, minimum_size=1400, compresslevel=5, exclude_content_types=plain)
+    versions = Versions()
     every = (
-        document_routes,
-        computing_routes,
         look_routes,
         remedy_routes,
-        area_routes,
         shelf_routes,
         work_routes,
         file_routes,
+        news_routes,
         visitor_routes,
     )
     for routes in every:
         app.include_router(routes(studio))
+    for computed in (document_routes, computing_routes, area_routes):
+        app.include_router(computed(studio, versions))
 
     @app.api_route("/api/{rest:path}", methods=["GET", "POST", "PUT", "DELETE"], include_in_schema=False)
     def no_such(rest: str) -> None:

@@ -1,5 +1,6 @@
 """The application on a free port of loopback, in a thread: for tests, benchmarks and screenshots."""
 
+import asyncio
 import socket
 import threading
 import time
@@ -8,7 +9,23 @@ from pathlib import Path
 
 import uvicorn
 
-from .app import create_app
+from .app import Guarded, create_app
+from .news_routes import END
+
+
+class Server(uvicorn.Server):
+    """A server that lets open windows go when it ends, instead of waiting for them."""
+
+    def __init__(self, application: Guarded, host: str, port: int) -> None:
+        config = uvicorn.Config(application, host=host, port=port, log_level="warning", server_header=False)
+        super().__init__(config)
+        self._news = application.state.studio.news
+
+    async def shutdown(self, sockets: list[socket.socket] | None = None) -> None:
+        """End what listens for news, and everything else when it is done."""
+        self._news.tell(END, {})
+        await asyncio.sleep(0)
+        await super().shutdown(sockets)
 
 
 @dataclass
@@ -31,7 +48,7 @@ def run_locally(data: Path) -> Running:
     with socket.socket() as probe:
         probe.bind(("127.0.0.1", 0))
         port = probe.getsockname()[1]
-    server = uvicorn.Server(uvicorn.Config(create_app(data), host="127.0.0.1", port=port, log_level="warning"))
+    server = Server(create_app(data), "127.0.0.1", port)
     thread = threading.Thread(target=server.run, daemon=True)
     thread.start()
     while not server.started and thread.is_alive():

@@ -13,6 +13,7 @@ from ..service.studio import Studio
 from . import look_models as k
 from . import models as m
 from .answers import problem_of
+from .versions import Window
 
 
 def look_routes(studio: Studio) -> APIRouter:
@@ -24,11 +25,11 @@ def look_routes(studio: Studio) -> APIRouter:
         return library()
 
     @api.post("/blends", response_model=k.BlendLooks)
-    def blends(body: m.AskedLayer) -> Any:
+    def blends(body: m.AskedLayer, window: Window = "") -> Any:
         site = studio.site(body.patch, body.revision)
         page = studio.page(site, body.page)
         area = studio.area(page, body.area)
-        return JSONResponse(blend_looks(studio.polite("blends"), site, page, area, body.layer))
+        return JSONResponse(blend_looks(studio.polite("blends", window), site, page, area, body.layer))
 
     @api.get("/colour", response_model=k.ColourView)
     def colour(text: Annotated[str, Query(max_length=80)]) -> Any:

@@ -54,9 +54,9 @@ class AskedLayer(AskedArea):
 class Live(BaseModel):
     """A page as the screens show it."""
 
-    fonts: str
-    css: str
-    body: str
+    fonts: list[str]
+    css: list[str]
+    body: list[str]
 
 
 class StateView(BaseModel):
@@ -64,6 +64,18 @@ class StateView(BaseModel):
 
     revision: int
     document: Site
+    undo: str | None
+    redo: str | None
+    kept: str
+
+
+class StepView(BaseModel):
+    """Where the site stands, and what leads there from `since`: a JSON Patch, or the whole document."""
+
+    revision: int
+    since: int
+    patch: list[dict[str, Any]] | None
+    document: Site | None
     undo: str | None
     redo: str | None
     kept: str
@@ -101,13 +113,6 @@ class ReadingView(BaseModel):
     worst: LetterView | None
     short: list[LetterView]
     sentence: str
-
-
-class Readings(BaseModel):
-    """All readings of a page."""
-
-    revision: int
-    readings: list[ReadingView]
 
 
 class CardView(BaseModel):

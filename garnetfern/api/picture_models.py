@@ -6,7 +6,7 @@ from pydantic import BaseModel, Field
 
 from ..core.document import Crop
 from ..service.edits import Edit
-from .models import Asked, StateView
+from .models import Asked, StepView
 
 
 class AskedEdit(BaseModel):
@@ -19,7 +19,7 @@ class AskedEdit(BaseModel):
 class EditedView(BaseModel):
     """Where the site stands after an edit, and what should be chosen then."""
 
-    state: StateView
+    step: StepView
     chosen: str | None
 
 

@@ -17,6 +17,7 @@ from ..service.weights import weights
 from . import models as m
 from . import picture_models as p
 from .answers import FOREVER, download, problem_of
+from .versions import Have, Versions
 
 
 def _asset(studio: Studio, asset_id: str) -> Any:
@@ -26,25 +27,25 @@ def _asset(studio: Studio, asset_id: str) -> Any:
     return found
 
 
-def area_routes(studio: Studio) -> APIRouter:
+def area_routes(studio: Studio, versions: Versions) -> APIRouter:
     """Edits, areas and framing."""
     api = APIRouter(prefix="/api", responses={**problem_of(409), **problem_of(422), **problem_of(404)})
 
     @api.post("/edit", response_model=p.EditedView)
     def edit(body: p.AskedEdit) -> Any:
         state, chosen = studio.edit(body.revision, body.edit)
-        return {"state": asdict(state), "chosen": chosen}
+        return {"step": asdict(studio.step(state, body.revision)), "chosen": chosen}
 
     @api.post("/areas", response_model=list[p.ScreenAreas])
-    def areas(body: m.Asked) -> Any:
+    def areas(body: m.Asked, have: Have = None) -> Any:
         site = studio.site(body.patch, body.revision)
-        return area_views(site, studio.page(site, body.page), studio.fonts)
+        return versions.answer(area_views(site, studio.page(site, body.page), studio.fonts), have)
 
     @api.post("/framing", response_model=p.FramingView)
-    def frames(body: m.AskedLayer) -> Any:
+    def frames(body: m.AskedLayer, have: Have = None) -> Any:
         site = studio.site(body.patch, body.revision)
         page = studio.page(site, body.page)
-        return framing(site, page, body.area, body.layer, studio.looks, studio.fonts)
+        return versions.answer(framing(site, page, body.area, body.layer, studio.looks, studio.fonts), have)
 
     return api
 

@@ -21,7 +21,9 @@ from . import remedy_models as r
 from .answers import FRESH, problem_of
 from .errors import status_of
 from .uploads import read_body
+from .versions import Window
 
+LINES = "application/x-ndjson"
 log = logging.getLogger("garnetfern")
 
 
@@ -39,7 +41,7 @@ def _lines(found: Iterator[dict[str, Any]]) -> Iterator[str]:
 
 
 def _streamed(found: Iterator[dict[str, Any]]) -> StreamingResponse:
-    return StreamingResponse(_lines(found), media_type="application/x-ndjson", headers=FRESH)
+    return StreamingResponse(_lines(found), media_type=LINES, headers=FRESH)
 
 
 def remedy_routes(studio: Studio) -> APIRouter:
@@ -50,29 +52,31 @@ def remedy_routes(studio: Studio) -> APIRouter:
         return tuple(swatch.colour for swatch in studio.looks.of(asset.hash).look.colours)
 
     @api.post("/situations", response_model=k.SituationsView)
-    def every_situation(body: m.Asked) -> Any:
+    def every_situation(body: m.Asked, window: Window = "") -> Any:
         site = studio.site(body.patch, body.revision)
-        return situations_view(studio.polite("situations"), site, studio.page(site, body.page))
+        return situations_view(studio.polite("situations", window), site, studio.page(site, body.page))
 
     @api.post("/widths", response_model=k.WidthView)
-    def widths(body: m.Asked) -> Any:
+    def widths(body: m.Asked, window: Window = "") -> Any:
         site = studio.site(body.patch, body.revision)
-        return width_view(studio.polite("widths"), site, studio.page(site, body.page))
+        return width_view(studio.polite("widths", window), site, studio.page(site, body.page))
 
-    @api.post("/visits", response_model=m.StateView)
+    @api.post("/visits", response_model=m.StepView)
     async def visits(request: Request, revision: int) -> Any:
         data = await read_body(request, 64 * 1024, "The table of visits")
-        return asdict(await run_in_threadpool(studio.take_visits, data, revision))
+        state = await run_in_threadpool(studio.take_visits, data, revision)
+        return asdict(studio.step(state, revision))
 
     @api.post("/remedies", response_model=r.RemedyLines)
-    def remedies(body: r.AskedWords) -> StreamingResponse:
+    def remedies(body: r.AskedWords, window: Window = "") -> StreamingResponse:
         site = studio.site(body.patch, body.revision)
         page = studio.page(site, body.page)
-        return _streamed(ways_out(studio.polite("remedies"), site, page, block_named(page, body.block), colours))
+        block = block_named(page, body.block)
+        return _streamed(ways_out(studio.polite("remedies", window), site, page, block, colours))
 
     @api.post("/mend-page", response_model=r.MendLines)
-    def mend_whole(body: m.Asked) -> StreamingResponse:
+    def mend_whole(body: m.Asked, window: Window = "") -> StreamingResponse:
         site = studio.site(body.patch, body.revision)
-        return _streamed(mend_page(studio.polite("remedies"), site, studio.page(site, body.page), colours))
+        return _streamed(mend_page(studio.polite("remedies", window), site, studio.page(site, body.page), colours))
 
     return api

@@ -6,7 +6,6 @@ from pathlib import Path
 from typing import Annotated
 
 import typer
-import uvicorn
 
 from ..service.site_file import pack_site_file
 from .common import app, fail, telling
@@ -38,6 +37,7 @@ def serve(
     from ..api.app import WEB, create_app
     from ..api.guard import Door, new_token
     from ..api.guard.door import is_loopback
+    from ..api.local import Server
 
     with socket.socket() as probe:
         probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
@@ -57,7 +57,7 @@ def serve(
     else:
         typer.echo(_open_to_others(host, port, token, data))
     threading.Thread(target=application.state.studio.warm, daemon=True).start()
-    uvicorn.run(application, host=host, port=port, log_level="warning", server_header=False)
+    Server(application, host, port).run()
 
 
 def _open_to_others(host: str, port: int, token: str, data: Path) -> str:

@@ -2,6 +2,7 @@
 
 import pickle
 from contextlib import suppress
+from dataclasses import asdict
 from pathlib import Path
 from typing import Any
 
@@ -24,10 +25,12 @@ from .damage import told
 from .edits import apply_edit
 from .fitting import Fitting
 from .looks import Looks, to_json
+from .news import News
 from .other_looks import with_looks_of
 from .patch import Patch, patched
 from .polite import Manners, PoliteReader
 from .site_file import SiteFile, pack_site_file, unpack_site_file
+from .steps import Steps, Taken
 from .stock import fetch_stock
 from .work import Report, Worker
 
@@ -45,6 +48,8 @@ class Studio:
         self.fonts = shipped_fonts()
         self.reader = Reader(self.fonts, self.pictures)
         self.manners = Manners()
+        self.news, self._steps = News(), Steps()
+        self.jobs.changed = lambda job: self.news.tell("work", asdict(job))
         self.looks = Looks(self.pictures, self.room)
         self.fitting = Fitting(self.room, self.fitted, self.original, self.pictures.data)
         self.worker = Worker(self.jobs, {"fit": self._fit}, self.folder.db.close, self.folder.keep_copy)
@@ -83,7 +88,11 @@ class Studio:
 
     def state(self) -> State:
         """Where the site stands."""
-        return self.history.state()
+        return self._steps.note(self.history.state())
+
+    def step(self, state: State, since: int) -> Taken:
+        """What leads to a state from an earlier revision."""
+        return self._steps.to(state, since)
 
     def change(self, based_on: int, patch: Patch, label: str) -> State:
         """Keep a change as one step. Raises DocumentError (nothing kept) or StaleError."""
@@ -95,8 +104,10 @@ class Studio:
         return self._kept(self.history.change(based_on, site.model_dump(mode="json"), tidied(label, 200)))
 
     def _kept(self, state: State) -> State:
-        """Write a new revision into the log."""
+        """Write a new revision into the log, and tell every window of it."""
         self.folder.journal.note("kept", revision=state.revision)
+        self._steps.note(state)
+        self.news.tell("revision", {"revision": state.revision})
         return state
 
     def undo(self, based_on: int) -> State:
@@ -114,9 +125,9 @@ class Studio:
         site = self.site()
         self.reader.read_page(site, site.pages[0])
 
-    def polite(self, kind: str) -> PoliteReader:
-        """A reader for long computations, which gives way to edits and to a newer question of its kind."""
-        return PoliteReader(self.reader, self.manners, kind)
+    def polite(self, kind: str, window: str = "") -> PoliteReader:
+        """A reader for long computations, which gives way to edits and to a newer question of its kind and window."""
+        return PoliteReader(self.reader, self.manners, f"{kind} {window}")
 
     def page(self, site: Site, page_id: str) -> Page:
         """A page by id or slug. Raises NotFoundError."""

@@ -1,6 +1,6 @@
 """The list of long work. It is kept, so that work goes on after a restart."""
 
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 
 from ..core.errors import NotFoundError
@@ -32,6 +32,13 @@ class Jobs:
 
     def __init__(self, tables: Tables) -> None:
         self._db, self._jobs = tables.db, tables.job
+        self.changed: Callable[[JobState], object] = lambda _: None
+        """Told of each piece of work of which something has become."""
+
+    def _told(self, job: int) -> None:
+        row: Job | None = self._jobs.get_or_none(self._jobs.id == job)
+        if row is not None:
+            self.changed(_state(row))
 
     def revive(self) -> None:
         """After a start: what was running waits again; what was being stopped is stopped."""
@@ -43,7 +50,9 @@ class Jobs:
         """Put work on the list; the same kind of work waits only once."""
         with self._db.atomic("IMMEDIATE"):
             row = self._jobs.get_or_none((self._jobs.kind == kind) & (self._jobs.state.in_(("waiting", "running"))))
-            return _state(row or self._jobs.create(kind=kind, state="waiting", made=now()))
+            found = _state(row or self._jobs.create(kind=kind, state="waiting", made=now()))
+        self.changed(found)
+        return found
 
     def begin(self) -> JobState | None:
         """Take the next waiting work and mark it as running."""
@@ -53,18 +62,22 @@ class Jobs:
                 return None
             row.state = "running"
             row.save()
-            return _state(row)
+        self.changed(_state(row))
+        return _state(row)
 
     def report(self, job: int, done: int, total: int, message: str = "") -> bool:
         """Say how far the work is; gives whether it should go on."""
         with self._db.atomic("IMMEDIATE"):
             self._jobs.update(done=done, total=total, message=message).where(self._jobs.id == job).execute()
-            return bool(self._jobs.select().where((self._jobs.id == job) & (self._jobs.state == "running")).exists())
+            going = self._jobs.select().where((self._jobs.id == job) & (self._jobs.state == "running")).exists()
+        self._told(job)
+        return bool(going)
 
     def end(self, job: int, state: str, message: str = "") -> None:
         """Mark work as done, failed or stopped."""
         with self._db.atomic("IMMEDIATE"):
             self._jobs.update(state=state, message=message).where(self._jobs.id == job).execute()
+        self._told(job)
 
     def stop(self, job: int) -> JobState:
         """Ask work to stop. Raises NotFoundError."""
@@ -77,7 +90,8 @@ class Jobs:
             elif row.state == "running":
                 row.state = "stopping"
             row.save()
-            return _state(row)
+        self.changed(_state(row))
+        return _state(row)
 
     def list(self, most: int = 20) -> Iterator[JobState]:
         """The newest work first."""

@@ -1,32 +1,40 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import BenchView from './bench/BenchView.svelte';
-  import { Bench } from './bench/bench.svelte';
-  import FramingView from './framing/FramingView.svelte';
-  import InPlace from './inplace/InPlace.svelte';
+  import Waiting from './frame/Waiting.svelte';
+  import Notice from './frame/Notice.svelte';
+  import TopBar from './frame/TopBar.svelte';
   import { keyHandlers } from './keys';
-  import Shortcuts from './parts/Shortcuts.svelte';
-  import SchemesView from './schemes/SchemesView.svelte';
-  import ShelfView from './shelf/ShelfView.svelte';
-  import SituationsView from './situations/SituationsView.svelte';
-  import TakeAway from './takeaway/TakeAway.svelte';
-  import TopBar from './TopBar.svelte';
-  import type { View } from './views';
+  import { keepAddress } from './state/history.svelte';
+  import { listen } from './state/live';
+  import { makeBench, start } from './state/bench';
+  import { giveBench } from './state/context';
 
-  const bench = new Bench();
-  let view = $state<View>('bench');
-  let inPlace = $state(false);
-  let help = $state(false);
+  const bench = makeBench();
+  giveBench(bench);
+  const { doc, place, selection, sight, uploads, edits } = bench;
+  const keys = keyHandlers(bench);
   let dropping = $state(0);
+  let failed = $state(false);
 
-  const keys = keyHandlers(bench, {
-    inPlace: (on) => (inPlace = on ?? !inPlace),
-    help: (on) => (help = on ?? !help),
-    view: (next) => (view = next),
-  });
+  /** Views that are not the bench are fetched when they are first looked at. */
+  const VIEWS = {
+    framing: () => import('./framing/FramingView.svelte'),
+    shelf: () => import('./shelf/ShelfView.svelte'),
+    situations: () => import('./situations/SituationsView.svelte'),
+    schemes: () => import('./schemes/SchemesView.svelte'),
+    take: () => import('./takeaway/TakeAway.svelte'),
+  };
+
+  async function begin(): Promise<void> {
+    failed = false;
+    failed = !(await start(bench));
+    if (!failed) keepAddress(bench);
+  }
 
   onMount(() => {
-    void bench.start();
+    void begin();
+    return listen(bench);
   });
 
   const carriesFiles = (event: DragEvent) => event.dataTransfer?.types.includes('Files') ?? false;
@@ -35,85 +43,61 @@
     if (!carriesFiles(event)) return;
     event.preventDefault();
     dropping = 0;
-    if (view !== 'shelf') view = 'bench';
-    void bench.uploads.bring([...(event.dataTransfer?.files ?? [])], view !== 'shelf');
+    if (place.view !== 'shelf') place.go('bench');
+    void uploads.bring([...(event.dataTransfer?.files ?? [])], place.view !== 'shelf');
   }
 </script>
 
 <svelte:window
   onkeydown={keys.down}
   onkeyup={keys.up}
-  onblur={() => bench.release()}
+  onblur={() => sight.release()}
+  onpagehide={() => void edits.settle()}
   ondragenter={(e) => carriesFiles(e) && (dropping += 1)}
   ondragleave={(e) => carriesFiles(e) && (dropping = Math.max(0, dropping - 1))}
   ondragover={(e) => carriesFiles(e) && e.preventDefault()}
   ondrop={drop}
 />
 
-<div class="flex h-screen flex-col">
-  <TopBar
-    {bench}
-    {view}
-    {help}
-    go={(v) => (view = v)}
-    enter={() => (inPlace = true)}
-    toggleHelp={() => (help = !help)}
-  />
-  {#if bench.notice}
-    <div
-      class="notice"
-      role={bench.notice.tone === 'short' ? 'alert' : 'status'}
-      data-tone={bench.notice.tone}
-    >
-      <span>{bench.notice.text}</span>
-      <button type="button" class="quiet act" onclick={() => (bench.notice = null)}>Close</button>
-    </div>
-  {/if}
-  {#if !bench.state}
-    <main class="muted p-6" aria-busy="true">Fetching the site …</main>
-  {:else if view === 'bench'}
-    <BenchView {bench} />
-  {:else if view === 'framing'}
-    <FramingView {bench} toShelf={() => (view = 'shelf')} />
-  {:else if view === 'shelf'}
-    <ShelfView {bench} toBench={() => (view = 'bench')} />
-  {:else if view === 'situations'}
-    <SituationsView {bench} toBench={() => (view = 'bench')} />
-  {:else if view === 'schemes'}
-    <SchemesView {bench} toBench={() => (view = 'bench')} />
+<div class="frame">
+  <TopBar />
+  <Notice />
+  {#if !doc.state}
+    <Waiting {failed} again={() => void begin()} />
+  {:else if place.view === 'bench'}
+    <BenchView />
   {:else}
-    <TakeAway {bench} />
+    {#await VIEWS[place.view]()}
+      <main class="muted p-6" aria-busy="true">Fetching this view …</main>
+    {:then { default: View }}
+      <View />
+    {:catch}
+      <Waiting failed again={() => location.reload()} />
+    {/await}
   {/if}
 </div>
 
-{#if help}
-  <Shortcuts close={() => (help = false)} />
-{/if}
-{#if inPlace}
-  <InPlace {bench} onkeydown={keys.down} onkeyup={keys.up} leave={() => (inPlace = false)} />
+{#if place.panel === 'in-place' && doc.state}
+  {#await import('./inplace/InPlace.svelte') then { default: InPlace }}
+    <InPlace onkeydown={keys.down} onkeyup={keys.up} leave={() => place.close('in-place')} />
+  {/await}
 {/if}
 {#if dropping > 0}
   <div class="veil">
-    {view === 'shelf'
+    {place.view === 'shelf'
       ? 'Let go to put it on the shelf'
-      : `Let go to put it behind ${bench.area?.name ?? 'the words'}`}
+      : `Let go to put it behind ${selection.area?.name ?? 'the words'}`}
   </div>
 {/if}
 
 <style>
-  .notice {
+  .frame {
+    position: fixed;
+    inset: 0;
     display: flex;
-    align-items: center;
-    justify-content: space-between;
-    gap: 16px;
-    padding: 2px 24px;
-    background: var(--color-base-100);
-    border-bottom: 1px solid var(--color-base-300);
-    border-left: 6px solid var(--color-info);
-  }
-  .notice[data-tone='short'] {
-    border-left-color: var(--color-error);
-    color: var(--color-error);
+    flex-direction: column;
+    overflow: clip;
+    container: frame / size;
   }
   .veil {
     position: fixed;
@@ -122,7 +106,7 @@
     display: grid;
     place-items: center;
     pointer-events: none;
-    font-size: 22px;
+    font-size: var(--text-sign);
     font-weight: 600;
     color: var(--color-primary);
     background: color-mix(in oklab, var(--color-base-100) 82%, transparent);

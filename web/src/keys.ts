@@ -1,11 +1,4 @@
-import type { Bench } from './bench/bench.svelte';
-import type { View } from './views';
-
-export type Commands = {
-  inPlace: (on?: boolean) => void;
-  help: (on?: boolean) => void;
-  view: (view: View) => void;
-};
+import type { Bench } from './state/bench';
 
 export const SHORTCUTS: readonly { keys: string; what: string }[] = [
   { keys: 'Ctrl Z', what: 'undo' },
@@ -19,71 +12,67 @@ export const SHORTCUTS: readonly { keys: string; what: string }[] = [
   { keys: '1 2 3', what: 'bring a screen forward' },
   { keys: '0', what: 'all screens' },
   { keys: 'M', what: 'letters that fall short: marked or not' },
-  { keys: 'Arrows', what: 'nudge a value; with Shift tenfold' },
+  { keys: 'Arrows', what: 'nudge a value; with Shift tenfold, with Alt a tenth' },
   { keys: 'Alt ← →', what: 'move the chosen layer down or up' },
-  { keys: 'Esc', what: 'leave what is open' },
+  { keys: 'Esc', what: 'leave what is under way, then what is open' },
   { keys: '?', what: 'this list' },
 ];
+
+const NO_TEXT = ['range', 'radio', 'checkbox', 'color', 'file', 'button', 'submit'];
 
 function takesText(target: EventTarget | null): boolean {
   const element = target as Partial<HTMLInputElement> | null;
   if (element?.tagName === 'TEXTAREA' || element?.tagName === 'SELECT') return true;
-  return (
-    element?.tagName === 'INPUT' &&
-    !['range', 'radio', 'checkbox', 'color', 'file'].includes(element.type ?? '')
-  );
+  return element?.tagName === 'INPUT' && !NO_TEXT.includes(element.type ?? '');
 }
 
 /** The keys that work everywhere, for the window and for the pages inside it. */
-export function keyHandlers(bench: Bench, commands: Commands) {
-  const walk = (by: number) => {
-    const cards = ['base', ...bench.layers.map((l) => l.id), 'words'];
-    const next = cards[cards.indexOf(bench.cardId) + by];
-    if (next) bench.chooseCard(next);
+export function keyHandlers({ doc, edits, place, selection, sight, eyedropper, ways }: Bench) {
+  const plain: Record<string, () => void> = {
+    b: () => void sight.hold(),
+    v: () => place.toggle('in-place'),
+    m: () => (sight.marked = !sight.marked),
+    '[': () => selection.walk(-1),
+    ']': () => selection.walk(1),
+    '0': () => sight.bring(null),
+    f: () => place.go('framing'),
+    r: () => {
+      place.go('bench');
+      ways.toggle();
+    },
+    '?': () => place.toggle('keys'),
   };
 
-  const plain: Record<string, () => void> = {
-    b: () => void bench.hold(),
-    v: () => commands.inPlace(),
-    m: () => (bench.marked = !bench.marked),
-    '[': () => walk(-1),
-    ']': () => walk(1),
-    '0': () => (bench.forward = null),
-    f: () => commands.view('framing'),
-    r: () => {
-      commands.view('bench');
-      bench.ways.toggle();
-    },
-    '?': () => commands.help(),
-  };
+  /** Leave the innermost thing that is open; one press, one thing. */
+  function leave(): void {
+    if (eyedropper.taker) eyedropper.leave();
+    else if (place.panel) place.panel = '';
+    else if (place.view !== 'bench') place.go('bench');
+    else if (ways.open) ways.close();
+    else if (sight.situation) sight.meet(null);
+    else if (sight.forward) sight.bring(null);
+  }
 
   function down(event: KeyboardEvent): void {
-    if (event.key === 'Escape') {
-      commands.help(false);
-      commands.inPlace(false);
-      bench.eyedropper.leave();
-      bench.ways.close();
-      bench.forward = null;
-      commands.view('bench');
-      return;
-    }
+    if (event.defaultPrevented) return;
+    if (event.key === 'Escape') return leave();
     if (takesText(event.target)) return;
     const key = event.key.toLowerCase();
     if (event.ctrlKey || event.metaKey) {
-      if (key === 'z') void bench.move(event.shiftKey ? 'redo' : 'undo');
-      else if (key === 'y') void bench.move('redo');
+      if (key === 'z') void edits.move(event.shiftKey ? 'redo' : 'undo');
+      else if (key === 'y') void edits.move('redo');
       else return;
       event.preventDefault();
       return;
     }
     if (event.altKey || event.repeat) return;
-    const screen = bench.screens[Number(key) - 1];
-    if (screen) bench.forward = screen.id;
+    const screen = doc.screens[Number(key) - 1];
+    if (screen) sight.bring(screen.id);
     else plain[key]?.();
   }
 
   function up(event: KeyboardEvent): void {
-    if (event.key.toLowerCase() === 'b') bench.release();
+    if (event.key.toLowerCase() === 'b') sight.release();
   }
 
   return { down, up };

@@ -1,10 +1,22 @@
-export type View = 'bench' | 'framing' | 'shelf' | 'schemes' | 'situations' | 'take';
+export const VIEWS = [
+  { id: 'bench', name: 'Bench', note: 'The page on every screen, and what lies behind its words' },
+  { id: 'framing', name: 'Framing', note: 'The whole picture, and what every screen cuts from it' },
+  { id: 'shelf', name: 'Shelf', note: 'The pictures of the site, pictures on loan, saved looks' },
+  { id: 'schemes', name: 'Schemes', note: 'Coordinated colours, tried on the whole site' },
+  { id: 'situations', name: 'Situations', note: 'Every situation a visitor can meet, and every width' },
+  { id: 'take', name: 'Take away', note: 'CSS, HTML and pictures for your site' },
+] as const;
 
-export const VIEWS: readonly { id: View; name: string }[] = [
-  { id: 'bench', name: 'Bench' },
-  { id: 'situations', name: 'Situations' },
-  { id: 'framing', name: 'Framing' },
-  { id: 'shelf', name: 'Shelf' },
-  { id: 'schemes', name: 'Schemes' },
-  { id: 'take', name: 'Take away' },
+export type View = (typeof VIEWS)[number]['id'];
+
+/** The views by the order of the work. */
+export const GROUPS: readonly { title: string; views: readonly View[] }[] = [
+  { title: 'Make', views: ['bench', 'framing', 'shelf', 'schemes'] },
+  { title: 'Check', views: ['situations'] },
+  { title: 'Hand out', views: ['take'] },
 ];
+
+/** The view of a name; the bench where there is none of it. */
+export function viewOf(name: string | null): View {
+  return VIEWS.find((v) => v.id === name)?.id ?? 'bench';
+}

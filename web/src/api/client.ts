@@ -18,7 +18,6 @@ import type {
   Overlay,
   PageLine,
   Picture,
-  Problem,
   Reading,
   Rule,
   SchemeCard,
@@ -28,55 +27,45 @@ import type {
   SlotView,
   Spot,
   State,
+  Step,
   Stock,
   Way,
   Weights,
   Widths,
   WordsLine,
 } from './types';
+import { answer, OFFLINE, Refused } from './answer';
 import { lines } from './lines';
-
-/** What the server refused, with its place in the document. */
-export class Refused extends Error {
-  readonly status: number;
-  readonly problem: Problem;
-
-  constructor(status: number, problem: Problem) {
-    super(problem.message);
-    this.status = status;
-    this.problem = problem;
-  }
-}
-
-const OFFLINE: Problem = {
-  kind: 'offline',
-  message: 'The application does not answer. What was kept is safe; it goes on as soon as it answers again.',
-  path: '$',
-};
-
-async function answer<T>(call: Promise<Response>): Promise<T> {
-  let response: Response;
-  try {
-    response = await call;
-  } catch (error) {
-    if (error instanceof DOMException && error.name === 'AbortError') throw error;
-    throw new Refused(0, OFFLINE);
-  }
-  const body: unknown = await response.json().catch((error: unknown) => {
-    if (error instanceof DOMException && error.name === 'AbortError') throw error;
-    return null;
-  });
-  if (!response.ok) throw new Refused(response.status, (body as Problem | null) ?? OFFLINE);
-  return body as T;
-}
+import { patched } from './patch';
+import { WINDOW } from './window';
 
 function get<T>(path: string): Promise<T> {
   return answer<T>(fetch(path));
 }
 
+const JSON_TYPE = { 'content-type': 'application/json', ...WINDOW };
+
 function post<T>(path: string, body: unknown, signal?: AbortSignal): Promise<T> {
-  const headers = { 'content-type': 'application/json' };
-  return answer<T>(fetch(path, { method: 'POST', headers, body: JSON.stringify(body), signal }));
+  return answer<T>(fetch(path, { method: 'POST', headers: JSON_TYPE, body: JSON.stringify(body), signal }));
+}
+
+/** The last answers by where they came from, with the version that the server knows them by. */
+const known = new Map<string, { version: string; value: unknown }>();
+
+/** Ask for something that was asked for before: only what differs from the last answer comes over the wire. */
+async function postAgain<T>(path: string, of: string, body: unknown, signal?: AbortSignal): Promise<T> {
+  const key = `${path} ${of}`;
+  const before = known.get(key);
+  const headers = before ? { ...JSON_TYPE, 'garnetfern-have': before.version } : JSON_TYPE;
+  let response: Response | undefined;
+  const found = await answer<T | Operation[]>(
+    fetch(path, { method: 'POST', headers, body: JSON.stringify(body), signal }).then((r) => (response = r)),
+  );
+  const type = response?.headers.get('content-type') ?? '';
+  const differs = type.startsWith('application/json-patch+json');
+  const value = differs && before ? patched(before.value as T, found as Operation[]) : (found as T);
+  known.set(key, { version: response?.headers.get('garnetfern-version') ?? '', value });
+  return value;
 }
 
 const FILE = { 'content-type': 'application/octet-stream' };
@@ -95,21 +84,24 @@ export const fonts = () => get<Font[]>('/api/fonts');
 export const bundleFiles = () => get<BundleFile[]>('/api/bundle');
 export const before = (page: string) => get<Live>(`/api/before?page=${page}`);
 export const live = (asked: Asked, pointed = false, situation: string | null = null) =>
-  post<Live>('/api/live', { ...asked, pointed, situation });
-export const readings = (asked: Asked) => post<{ readings: Reading[] }>('/api/readings', asked);
+  postAgain<Live>('/api/live', asked.page, { ...asked, pointed, situation });
+export const readings = (asked: Asked) => postAgain<Reading[]>('/api/readings', asked.page, asked);
 export const buildUp = (asked: AskedArea & { block?: string | null }, signal: AbortSignal) =>
-  post<BuildUp>('/api/build-up', asked, signal);
+  postAgain<BuildUp>('/api/build-up', `${asked.page} ${asked.area}`, asked, signal);
 export const overlay = (asked: AskedLayer, signal: AbortSignal) =>
   post<Overlay>('/api/overlay', asked, signal);
 export const change = (revision: number, patch: Operation[], label: string) =>
-  post<State>('/api/change', { revision, patch, label });
-export const undo = (revision: number) => post<State>('/api/undo', { revision });
-export const redo = (revision: number) => post<State>('/api/redo', { revision });
+  post<Step>('/api/change', { revision, patch, label });
+export const undo = (revision: number) => post<Step>('/api/undo', { revision });
+export const redo = (revision: number) => post<Step>('/api/redo', { revision });
+/** What has become of the site since a revision. */
+export const since = (revision: number) => get<Step>(`/api/since?revision=${revision}`);
 export const edit = (revision: number, what: Edit) =>
-  post<{ state: State; chosen: string | null }>('/api/edit', { revision, edit: what });
-export const areas = (asked: Asked, signal: AbortSignal) => post<ScreenAreas[]>('/api/areas', asked, signal);
+  post<{ step: Step; chosen: string | null }>('/api/edit', { revision, edit: what });
+export const areas = (asked: Asked, signal: AbortSignal) =>
+  postAgain<ScreenAreas[]>('/api/areas', asked.page, asked, signal);
 export const framing = (asked: AskedLayer, signal?: AbortSignal) =>
-  post<Framing>('/api/framing', asked, signal);
+  postAgain<Framing>('/api/framing', `${asked.page} ${asked.area} ${asked.layer}`, asked, signal);
 export const shelf = () => get<Picture[]>('/api/shelf');
 export const stock = (word: string, colour: string, shape: string) =>
   get<Stock[]>(`/api/stock?${new URLSearchParams({ word, colour, shape })}`);
@@ -143,17 +135,17 @@ export const remedies = (asked: Asked & { block: string }, signal: AbortSignal) 
 export const mendPage = (asked: Asked, signal: AbortSignal) =>
   lines<PageLine>('/api/mend-page', asked, signal);
 export const takeVisits = (file: File, revision: number) =>
-  send<State>(`/api/visits?revision=${revision}`, file);
+  send<Step>(`/api/visits?revision=${revision}`, file);
 export const schemes = () => get<SchemeCard[]>('/api/schemes');
 export const scheme = (revision: number, which: string, turn: number, strength: number) =>
   post<SchemeTried>('/api/scheme', { revision, which, turn, strength });
 const sendSiteFile = (where: string, file: File, revision: number) =>
-  send<State>(`/api/${where}?${new URLSearchParams({ revision: String(revision), name: file.name })}`, file);
+  send<Step>(`/api/${where}?${new URLSearchParams({ revision: String(revision), name: file.name })}`, file);
 
 export const copies = () => get<DailyCopy[]>('/api/copies');
 /** Put the site of a daily copy in place of the present one. */
 export const bringBack = (revision: number, day: string) =>
-  post<State>('/api/copies/bring-back', { revision, day });
+  post<Step>('/api/copies/bring-back', { revision, day });
 export const openSiteFile = (file: File, revision: number) => sendSiteFile('site-file', file, revision);
 /** Take the saved looks and gradients of another site's file. */
 export const takeLooks = (file: File, revision: number) => sendSiteFile('looks-of', file, revision);

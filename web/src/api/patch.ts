@@ -16,7 +16,8 @@ function put(node: Node, key: string, operation: Operation): void {
   else node[key] = operation.value;
 }
 
-function at(root: unknown, path: string): unknown {
+/** The value at a JSON Pointer (RFC 6901). */
+export function at(root: unknown, path: string): unknown {
   return path
     .split('/')
     .slice(1)

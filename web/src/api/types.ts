@@ -3,6 +3,7 @@ import type { components } from './generated';
 type Schemas = components['schemas'];
 
 export type State = Schemas['StateView'];
+export type Step = Schemas['StepView'];
 export type Site = State['document'];
 export type Page = Site['pages'][number];
 export type Band = NonNullable<Page['bands']>[number];

@@ -1,114 +1,92 @@
 <script lang="ts">
   /** What can be done with the chosen area as a whole: add, move, duplicate, remove, join. */
+  import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import type { Edit } from '../api/types';
-  import type { Bench } from './bench.svelte';
+  import Menu, { type Action, type Group } from '../parts/Menu.svelte';
+  import { useBench } from '../state/context';
 
-  let { bench }: { bench: Bench } = $props();
+  const { edits, selection } = useBench();
 
-  let menu = $state<HTMLElement>();
-  let opener = $state<HTMLElement>();
-  let spot = $state({ left: 0, top: 0 });
-  const id = $props.id();
-  const page = $derived(bench.page?.id ?? '');
-  const band = $derived(bench.area?.kind === 'band' || bench.area?.kind === 'column' ? bench.band : null);
-  const at = $derived(bench.bands.findIndex((b) => b.id === band?.id));
-  const above = $derived(at > 0 ? bench.bands[at - 1] : undefined);
-  const below = $derived(at >= 0 ? bench.bands[at + 1] : undefined);
+  const page = $derived(selection.page?.id ?? '');
+  const band = $derived(
+    selection.area?.kind === 'band' || selection.area?.kind === 'column' ? selection.band : null,
+  );
+  const at = $derived(selection.bands.findIndex((b) => b.id === band?.id));
+  const above = $derived(at > 0 ? selection.bands[at - 1] : undefined);
+  const below = $derived(at >= 0 ? selection.bands[at + 1] : undefined);
 
-  function settle(): void {
-    const box = opener?.getBoundingClientRect();
-    if (box) spot = { left: Math.min(box.left - 8, window.innerWidth - 352), top: box.bottom + 4 };
-  }
+  const action = (id: string, name: string, edit: Edit, off = false): Action => ({
+    id,
+    name,
+    off,
+    run: () => void edits.edit(edit, (chosen) => selection.choose(chosen)),
+  });
 
-  function run(edit: Edit): void {
-    menu?.hidePopover();
-    void bench.edit(edit, (chosen) => bench.choose(chosen));
-  }
+  const groups = $derived.by((): Group[] => {
+    const where = band ? `below ${band.name}` : 'at the top';
+    const found: Group[] = [
+      {
+        title: `Add a band ${where}`,
+        actions: [1, 2, 3, 4].map((columns) =>
+          action(`add-${columns}`, `with ${columns} column${columns > 1 ? 's' : ''}`, {
+            kind: 'add-band',
+            page,
+            after: band?.id ?? null,
+            columns,
+          }),
+        ),
+      },
+    ];
+    if (band) {
+      const of = { page, band: band.id };
+      found.push({
+        title: band.name,
+        actions: [
+          action('up', 'Move it up', { kind: 'move-band', ...of, by: -1 }, !above),
+          action('down', 'Move it down', { kind: 'move-band', ...of, by: 1 }, !below),
+          action('duplicate', 'Duplicate it', { kind: 'duplicate-band', ...of }),
+          action('remove', 'Remove it', { kind: 'remove-band', ...of }),
+        ],
+      });
+      const joins: Action[] = [];
+      if (above)
+        joins.push(
+          action('join-above', `Join with ${above.name}`, {
+            kind: 'join',
+            page,
+            first: above.id,
+            last: band.id,
+          }),
+        );
+      if (below)
+        joins.push(
+          action('join-below', `Join with ${below.name}`, {
+            kind: 'join',
+            page,
+            first: band.id,
+            last: below.id,
+          }),
+        );
+      if (joins.length > 0) found.push({ title: 'One picture behind two bands', actions: joins });
+    }
+    const join = selection.area?.join;
+    if (join)
+      found.push({
+        title: join.name ?? 'Join',
+        actions: [action('part', 'Part it: each band its own again', { kind: 'part', page, join: join.id })],
+      });
+    return found;
+  });
 </script>
 
-<button
-  type="button"
-  class="quiet act"
-  bind:this={opener}
-  popovertarget={id}
-  aria-label="Add, move, join areas"
-  title="Add a band, move, duplicate, join, remove">+ …</button
->
-<div
-  {id}
-  popover
-  bind:this={menu}
-  class="offer"
-  style:width="344px"
-  onbeforetoggle={settle}
-  style:left="{spot.left}px"
-  style:top="{spot.top}px"
->
-  <p class="muted">Add a band {band ? `below ${band.name}` : 'at the top'} with</p>
-  <div class="flex gap-1 pb-2">
-    {#each [1, 2, 3, 4] as columns (columns)}
-      <button
-        type="button"
-        class="btn btn-outline h-[28px] min-h-0 px-2"
-        onclick={() => run({ kind: 'add-band', page, after: band?.id ?? null, columns })}
-        >{columns} column{columns > 1 ? 's' : ''}</button
-      >
-    {/each}
-  </div>
-  {#if band}
-    <p class="muted">{band.name}</p>
-    <div class="actions">
-      <button
-        type="button"
-        class="quiet"
-        onclick={() => run({ kind: 'move-band', page, band: band.id, by: -1 })}>Move up</button
-      >
-      <button
-        type="button"
-        class="quiet"
-        onclick={() => run({ kind: 'move-band', page, band: band.id, by: 1 })}>Move down</button
-      >
-      <button type="button" class="quiet" onclick={() => run({ kind: 'duplicate-band', page, band: band.id })}
-        >Duplicate</button
-      >
-      <button type="button" class="quiet" onclick={() => run({ kind: 'remove-band', page, band: band.id })}
-        >Remove</button
-      >
-    </div>
-    <p class="muted">One picture behind two bands</p>
-    <div class="actions">
-      {#if above}
-        <button
-          type="button"
-          class="quiet act"
-          onclick={() => run({ kind: 'join', page, first: above.id, last: band.id })}
-          >Join with {above.name}</button
-        >
-      {/if}
-      {#if below}
-        <button
-          type="button"
-          class="quiet act"
-          onclick={() => run({ kind: 'join', page, first: band.id, last: below.id })}
-          >Join with {below.name}</button
-        >
-      {/if}
-    </div>
-  {:else if bench.area?.join}
-    {@const join = bench.area.join}
-    <div class="actions">
-      <button type="button" class="quiet act" onclick={() => run({ kind: 'part', page, join: join.id })}
-        >Part {join.name}</button
-      >
-    </div>
-  {/if}
-</div>
-
-<style>
-  .actions {
-    display: flex;
-    flex-wrap: wrap;
-    margin-left: -8px;
-    padding-bottom: 4px;
-  }
-</style>
+<Menu label="Change the areas" {groups}>
+  {#snippet opener(props)}
+    <button
+      {...props}
+      type="button"
+      class="quiet act flex items-center gap-1 whitespace-nowrap"
+      title="Add a band; move, duplicate, remove or join the chosen one"
+      >Change areas<ChevronDown size={15} aria-hidden="true" /></button
+    >
+  {/snippet}
+</Menu>

@@ -1,17 +1,18 @@
 <script lang="ts">
   /** What the chosen picture, or the chosen area, comes to on a screen: always in sight above it. */
   import type { Screen } from '../api/types';
-  import type { Bench } from './bench.svelte';
+  import { useBench } from '../state/context';
 
-  let { bench, screen }: { bench: Bench; screen: Screen } = $props();
+  let { screen }: { screen: Screen } = $props();
+  const { findings, selection } = useBench();
 
   const percent = (share: number) => `${Math.round(share * 100)} %`;
   const view = $derived(
-    bench.layer?.kind === 'image' && bench.framing?.layer === bench.layer.id
-      ? bench.framing.screens.find((s) => s.screen === screen.id)
+    selection.layer?.kind === 'image' && findings.framing?.layer === selection.layer.id
+      ? findings.framing.screens.find((s) => s.screen === screen.id)
       : undefined,
   );
-  const area = $derived(bench.areaOn(screen.id));
+  const area = $derived(findings.areaOn(screen.id));
   const tiles = $derived(view ? view.tiles[0] > 1.01 || view.tiles[1] > 1.01 : false);
 </script>
 
@@ -38,7 +39,7 @@
     text-overflow: ellipsis;
     white-space: nowrap;
     margin-left: auto;
-    font-size: 12.5px;
+    font-size: var(--text-small);
   }
   @container (max-width: 300px) {
     .twice {

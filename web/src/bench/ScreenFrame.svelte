@@ -1,13 +1,14 @@
 <script lang="ts">
   import type { Screen } from '../api/types';
-  import type { Bench } from './bench.svelte';
-  import { PictureDrag } from './drag.svelte';
-  import { GradientDrag } from './gradientdrag';
+  import { ScreenDrag } from './drag';
   import { apply, elementOf, idsAt } from './frame';
   import { letterAt, mark, outline } from './marks';
+  import { useBench } from '../state/context';
 
-  type Props = { bench: Bench; screen: Screen; scale: number; height: number };
-  let { bench, screen, scale, height }: Props = $props();
+  type Props = { screen: Screen; scale: number; height: number };
+  let { screen, scale, height }: Props = $props();
+  const bench = useBench();
+  const { eyedropper, findings, place, selection, sight } = bench;
 
   let frame = $state<HTMLIFrameElement>();
   let page = $state.raw<Document | null>(null);
@@ -17,49 +18,50 @@
     null,
   );
   const here = $derived(
-    bench.situation
-      ? bench.met.filter((r) => r.screen === screen.id)
-      : bench.short.filter((r) => r.screen === screen.id && !r.missing && r.pointed === bench.pointed),
+    sight.situation
+      ? findings.met.filter((r) => r.screen === screen.id)
+      : findings.short.filter((r) => r.screen === screen.id && !r.missing && r.pointed === sight.pointed),
   );
-  const grab = $derived(bench.layer?.kind === 'image' || bench.layer?.kind === 'gradient');
+  const grab = $derived(selection.layer?.kind === 'image' || selection.layer?.kind === 'gradient');
 
   function listen(inner: Document): void {
-    const drag = new PictureDrag(bench, screen);
-    const turn = new GradientDrag(bench, screen);
+    const drag = new ScreenDrag(bench, screen);
     let dragged = false;
     inner.addEventListener('click', (event) => {
       event.preventDefault();
-      if (bench.eyedropper.taker) {
+      if (eyedropper.taker) {
         const { scrollX, scrollY } = inner.defaultView ?? { scrollX: 0, scrollY: 0 };
-        void bench.eyedropper.take(screen.id, event.clientX + scrollX, event.clientY + scrollY);
+        void eyedropper.take(screen.id, event.clientX + scrollX, event.clientY + scrollY);
         return;
       }
-      if (!dragged) bench.chooseClicked(idsAt(event.target));
+      if (!dragged) selection.chooseClicked(idsAt(event.target));
       dragged = false;
     });
     inner.addEventListener('dragstart', (event) => event.preventDefault());
     inner.addEventListener('pointerdown', (event) => {
+      // a press on a screen is a press outside of what is open
+      if (!eyedropper.taker) place.panel = '';
       drag.down(event);
-      turn.down(event);
       if (event.target instanceof inner.defaultView!.Element) event.target.setPointerCapture(event.pointerId);
     });
     inner.addEventListener('pointermove', (event) => {
       drag.move(event, scale);
-      turn.move(event);
       point(inner, event);
     });
     inner.addEventListener('pointerleave', () => (tip = null));
-    inner.addEventListener('pointerup', () => (dragged = drag.up() || turn.up()));
+    inner.addEventListener('pointerup', () => (dragged = drag.up()));
+    inner.addEventListener('pointercancel', () => drag.cancel());
     for (const name of ['keydown', 'keyup'])
-      inner.addEventListener(name, (event) =>
-        window.dispatchEvent(new KeyboardEvent(name, event as KeyboardEvent)),
-      );
+      inner.addEventListener(name, (event) => {
+        if ((event as KeyboardEvent).key === 'Escape' && drag.active) return drag.cancel();
+        window.dispatchEvent(new KeyboardEvent(name, event as KeyboardEvent));
+      });
   }
 
   /** Tell the ground and the ratio of a marked letter under the pointer. */
   function point(inner: Document, event: PointerEvent): void {
     const { scrollX, scrollY } = inner.defaultView ?? { scrollX: 0, scrollY: 0 };
-    const found = bench.marked ? letterAt(here, event.clientX + scrollX, event.clientY + scrollY) : null;
+    const found = sight.marked ? letterAt(here, event.clientX + scrollX, event.clientY + scrollY) : null;
     tip = found ? { x: event.clientX * scale, y: event.clientY * scale, found } : null;
   }
 
@@ -74,10 +76,10 @@
   }
 
   $effect(() => {
-    if (!page || !bench.live) return;
-    apply(page, bench.live);
-    const share = bench.situation?.scroll ?? 0;
-    if (bench.situation?.kind === 'scroll') {
+    if (!page || !sight.live) return;
+    apply(page, sight.live);
+    const share = sight.situation?.scroll ?? 0;
+    if (sight.situation?.kind === 'scroll') {
       const inner = page;
       const way = inner.documentElement.scrollHeight - screen.height;
       inner.defaultView?.scrollTo(0, share * Math.max(0, way));
@@ -85,25 +87,28 @@
   });
 
   $effect(() => {
-    if (page) mark(page, bench.marked && !bench.holding ? here : [], scale);
+    if (page) mark(page, sight.marked && !sight.holding ? here : [], scale);
   });
 
   $effect(() => {
     if (!page) return;
+    // what can be pulled is not scrolled with a finger
+    page.documentElement.style.touchAction = grab ? 'none' : '';
     page.documentElement.style.userSelect = grab ? 'none' : '';
-    page.documentElement.style.cursor = bench.eyedropper.taker ? 'crosshair' : grab ? 'move' : '';
+    page.documentElement.style.cursor = eyedropper.taker ? 'crosshair' : grab ? 'move' : '';
   });
 
   $effect(() => {
-    if (bench.flash === 0) return;
+    if (selection.flash === 0) return;
     flashing = true;
     const timer = setTimeout(() => (flashing = false), 1400);
     return () => clearTimeout(timer);
   });
 
   $effect(() => {
-    if (!page || !bench.area || !bench.live) return;
-    const { area, marked, spaces } = bench;
+    if (!page || !selection.area || !sight.live) return;
+    const { area } = selection;
+    const { marked, spaces } = sight;
     const [inner, flash, size] = [page, flashing, scale];
     const frame = requestAnimationFrame(() => {
       const element = marked ? elementOf(inner, area.id, area.kind === 'page') : null;
@@ -118,8 +123,8 @@
     sandbox="allow-same-origin allow-scripts"
     bind:this={frame}
     onload={loaded}
-    title="{bench.page?.title} on {screen.name.toLowerCase()}"
-    src="/live/{bench.page?.id}"
+    title="{selection.page?.title} on {screen.name.toLowerCase()}"
+    src="/live/{selection.page?.id}"
     style:width="{screen.width}px"
     style:height="{screen.height}px"
     style:transform="scale({scale})"
@@ -154,7 +159,7 @@
     max-width: 100%;
     padding: 2px 8px;
     white-space: nowrap;
-    font-size: 12.5px;
+    font-size: var(--text-small);
     pointer-events: none;
     color: var(--color-base-content);
     background: var(--color-base-100);

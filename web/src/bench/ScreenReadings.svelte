@@ -1,17 +1,19 @@
 <script lang="ts">
   import type { Block, Reading, Screen } from '../api/types';
   import Verdict from '../parts/Verdict.svelte';
-  import type { Bench } from './bench.svelte';
+  import { useBench } from '../state/context';
 
-  let { bench, screen, most }: { bench: Bench; screen: Screen; most: number } = $props();
+  let { screen, most }: { screen: Screen; most: number } = $props();
+  const { findings, selection, sight } = useBench();
 
   type Row = { block: Block; rest: Reading; others: { kind: 'missing' | 'over'; reading: Reading }[] };
+  let open = $state(false);
   const rows = $derived.by(() => {
-    const mine = bench.readings.filter((r) => r.screen === screen.id);
-    const found = bench.words.flatMap((block): Row[] => {
+    const mine = findings.readings.filter((r) => r.screen === screen.id);
+    const found = selection.words.flatMap((block): Row[] => {
       const own = mine.filter((r) => r.block === block.id);
       const there = own.filter((r) => !r.missing);
-      const same = there.filter((r) => r.pointed === bench.pointed);
+      const same = there.filter((r) => r.pointed === sight.pointed);
       // where a picture moves otherwise than the page, the worst place of the way counts
       const part = (r: Reading) => (r.ratio ?? Infinity) / r.required;
       const rest = (same.length > 0 ? same : there).toSorted((a, b) => part(a) - part(b))[0];
@@ -32,9 +34,15 @@
       ];
     });
     // where there is no room for all, what falls short comes first
-    const rank = (row: Row) => Number(row.rest.meets && row.others.every((o) => o.reading.meets));
-    return found.length > most ? found.toSorted((a, b) => rank(a) - rank(b)) : found;
+    return found.length > most ? found.toSorted((a, b) => Number(good(a)) - Number(good(b))) : found;
   });
+  const good = (row: Row) => row.rest.meets && row.others.every((o) => o.reading.meets);
+  /** What falls short stays in sight; of the rest as many as there is room for, the others behind one line. */
+  const first = $derived.by(() => {
+    if (open || rows.length <= most) return rows;
+    return rows.slice(0, Math.max(most - 1, rows.filter((row) => !good(row)).length));
+  });
+  const folded = $derived(rows.length - first.length);
 
   const SAID = {
     missing: ['without the picture:', 'without picture'],
@@ -51,12 +59,16 @@
   }
 
   function choose(row: Row): void {
-    bench.chooseBlock(row.block.id);
+    selection.chooseBlock(row.block.id);
   }
 </script>
 
-<ul class="ledger mt-1.5" style:max-height="{most * 20}px" aria-label="Readings on {screen.name}">
-  {#each rows as row (row.block.id)}
+<ul
+  class="ledger mt-1.5"
+  style:max-height="{Math.max(1, most) * 20}px"
+  aria-label="Readings on {screen.name}"
+>
+  {#each first as row (row.block.id)}
     {@const { rest, others } = row}
     <li>
       <button type="button" class="row" title={rest.sentence} onclick={() => choose(row)}>
@@ -82,6 +94,13 @@
       </button>
     </li>
   {/each}
+  {#if folded > 0 || (open && rows.length > most)}
+    <li>
+      <button type="button" class="row act" aria-expanded={open} onclick={() => (open = !open)}
+        >{open ? 'Fewer' : `${folded} more can be read`}</button
+      >
+    </li>
+  {/if}
 </ul>
 
 <style>
@@ -91,7 +110,7 @@
     gap: 6px;
     width: 100%;
     height: 20px;
-    font-size: 13px;
+    font-size: var(--text-small);
     cursor: pointer;
     text-align: left;
   }

@@ -1,52 +1,77 @@
 <script lang="ts">
-  import type { Bench } from './bench.svelte';
+  /** The screens beside each other at one scale, as many as there is room for; the others are tabs. */
+  import type { Screen } from '../api/types';
+  import { useBench } from '../state/context';
   import ScreenFacts from './ScreenFacts.svelte';
   import ScreenFrame from './ScreenFrame.svelte';
   import ScreenReadings from './ScreenReadings.svelte';
+  import Verdict from '../parts/Verdict.svelte';
+  import { layout } from './layout';
 
-  let { bench }: { bench: Bench } = $props();
+  /** `room`: how high screens and readings may be together, px. */
+  let { most, drawer, room }: { most: number; drawer: boolean; room: number } = $props();
+  const { doc, findings, selection, sight } = useBench();
 
-  const GAP = 24;
-  const LABEL = 22;
-  /** A column is no narrower than its readings need, px. */
-  const LEAST = 232;
+  const LABEL = 26;
+  const LINE = 20;
   let width = $state(0);
-  let height = $state(0);
 
-  const shown = $derived(bench.screens.filter((s) => !bench.forward || s.id === bench.forward));
-  const lines = $derived(Math.min(4, Math.max(1, bench.words.length)));
-  const room = $derived(Math.max(120, height - LABEL - lines * 20 - 14));
-  const lowest = $derived(Math.min(...shown.map((s) => s.height)));
-  const scale = $derived.by(() => {
-    const free = width - GAP * (shown.length - 1);
-    const total = shown.reduce((sum, s) => sum + s.width, 0);
-    const even = free / Math.max(1, total);
-    const narrow = shown.filter((s) => s.width * even < LEAST);
-    const rest = total - narrow.reduce((sum, s) => sum + s.width, 0);
-    const wide = rest > 0 ? (free - LEAST * narrow.length) / rest : even;
-    return Math.min(1, Math.max(0.1, wide));
-  });
+  const shown = $derived(sight.seen(most));
+  const tabs = $derived(doc.screens.length > shown.length && !sight.forward);
+  const lines = $derived(drawer ? 2 : Math.min(4, Math.max(1, selection.words.length)));
+  const places = $derived(
+    layout({
+      screens: shown,
+      width,
+      height: room - LABEL - (tabs ? 30 : 0) - 10,
+      readings: lines * LINE + 8,
+    }),
+  );
+  const said = (screen: Screen) => `${screen.width} × ${screen.height}`;
 </script>
 
-<section aria-label="Screens" class="min-h-0 flex-1 px-6" bind:clientHeight={height}>
-  <div bind:clientWidth={width} class="flex" style:gap="{GAP}px">
-    {#if width > 0 && height > 0}
+<section aria-label="Screens" class="screens">
+  {#if tabs}
+    <div class="tabs" role="group" aria-label="Which screen is shown">
+      {#each doc.screens as screen (screen.id)}
+        <button
+          type="button"
+          class="quiet screen-tab"
+          aria-pressed={shown.some((s) => s.id === screen.id)}
+          onclick={() => sight.look(screen.id)}
+          >{#if findings.short.some((r) => r.screen === screen.id)}<Verdict
+              meets={false}
+            />{/if}{screen.name}</button
+        >
+      {/each}
+    </div>
+  {/if}
+  <div bind:clientWidth={width} class="row" style:gap="{places.gap}px">
+    {#if width > 0 && room > 0}
       {#each shown as screen (screen.id)}
-        <div class="min-w-0" style:width="{Math.max(LEAST, screen.width * scale)}px">
-          <div class="head flex items-baseline gap-2 truncate" style:height="{LABEL}px">
+        <div class="min-w-0 shrink-0" style:width="{places.column(screen)}px">
+          <div class="head" style:height="{LABEL}px">
             <h2 class="font-semibold">{screen.name}</h2>
-            <span class="muted text-[12.5px]">{screen.width} × {screen.height}</span>
-            <ScreenFacts {bench} {screen} />
-            {#if bench.forward}
-              <button type="button" class="act ml-auto cursor-pointer" onclick={() => (bench.forward = null)}
-                >All screens</button
+            <span class="muted text-small">{said(screen)}</span>
+            <ScreenFacts {screen} />
+            {#if sight.forward}
+              <button type="button" class="quiet act" onclick={() => sight.bring(null)}>All screens</button>
+            {:else if shown.length > 1}
+              <button
+                type="button"
+                class="quiet forward"
+                title="Bring the {screen.name} forward ({doc.screens.indexOf(screen) + 1})"
+                aria-label="Bring the {screen.name} forward"
+                onclick={() => sight.bring(screen.id)}>⤢</button
               >
             {/if}
           </div>
-          <div style:width="{screen.width * scale}px">
-            <ScreenFrame {bench} {screen} {scale} height={Math.min(room, lowest * scale)} />
+          <div class="body" class:beside={places.beside}>
+            <div style:width="{screen.width * places.scale}px" class="shrink-0">
+              <ScreenFrame {screen} scale={places.scale} height={places.height} />
+            </div>
+            <ScreenReadings {screen} most={places.beside ? Math.floor(places.height / LINE) : lines} />
           </div>
-          <ScreenReadings {bench} {screen} most={lines} />
         </div>
       {/each}
     {/if}
@@ -54,7 +79,55 @@
 </section>
 
 <style>
+  .screens {
+    flex: none;
+    padding: 0 24px 10px;
+    overflow: clip;
+  }
+  @container bench (max-width: 819px) {
+    .screens {
+      padding: 0 16px 6px;
+    }
+  }
+  .tabs {
+    display: flex;
+    height: 30px;
+    margin-left: -8px;
+  }
+  .screen-tab {
+    display: flex;
+    align-items: center;
+    gap: 5px;
+  }
+  .screen-tab[aria-pressed='true'] {
+    font-weight: 600;
+    box-shadow: inset 0 -2px var(--color-primary);
+  }
+  .row {
+    display: flex;
+  }
   .head {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    white-space: nowrap;
+    overflow: hidden;
     container-type: inline-size;
+  }
+  .head :global(.quiet) {
+    min-height: 24px;
+    padding: 0 6px;
+  }
+  .forward {
+    margin-left: auto;
+  }
+  .body.beside {
+    display: flex;
+    gap: 16px;
+  }
+  .body.beside > :global(:last-child) {
+    flex: 1;
+    min-width: 0;
+    margin-top: 0;
   }
 </style>

@@ -1,5 +1,8 @@
 import type { Live } from '../api/types';
 
+/** What a page was last brought to; lists that are the same are the same objects. */
+const shown = new WeakMap<Document, Live>();
+
 function put(page: Document, id: string, text: string): void {
   const element = page.getElementById(id);
   if (element && element.textContent !== text) element.textContent = text;
@@ -7,12 +10,16 @@ function put(page: Document, id: string, text: string): void {
 
 /** Bring a live page to what the core has emitted; what is the same is left alone. */
 export function apply(page: Document, live: Live): void {
-  put(page, 'gf-fonts', live.fonts);
-  put(page, 'gf-css', live.css);
-  const shown = page.body.dataset.shown;
-  if (shown !== live.body) {
-    page.body.innerHTML = live.body;
-    page.body.dataset.shown = live.body;
+  const before = shown.get(page);
+  shown.set(page, live);
+  if (before?.fonts !== live.fonts) put(page, 'gf-fonts', live.fonts.join('\n'));
+  if (before?.css !== live.css) put(page, 'gf-css', live.css.join('\n'));
+  if (before?.body !== live.body) {
+    const body = live.body.join('\n');
+    if (page.body.dataset.shown !== body) {
+      page.body.innerHTML = body;
+      page.body.dataset.shown = body;
+    }
   }
 }
 

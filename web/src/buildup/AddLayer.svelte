@@ -1,66 +1,51 @@
 <script lang="ts">
   /** Puts a new layer in at the place where it shall lie: something of every kind, as it looks. */
-  import type { Bench } from '../bench/bench.svelte';
+  import Plus from '@lucide/svelte/icons/plus';
   import { KINDS } from '../layers/kinds';
-  import { besideOpener } from '../parts/popover';
+  import Panel from '../parts/Panel.svelte';
+  import { useBench } from '../state/context';
   import { addLayer } from './layers';
 
-  let { bench, at }: { bench: Bench; at: number } = $props();
-  let menu = $state<HTMLElement>();
-  let plus = $state<HTMLElement>();
-  let open = $state(false);
-  let spot = $state({ left: 0, top: 0 });
-  const id = $props.id();
-  const place = $derived(at === 0 ? 'on the base' : `on ${bench.layers[at - 1]?.name ?? 'the top'}`);
-  const WORDS: Record<string, string> = {
-    colour: 'A colour',
-    image: 'A picture',
-    gradient: 'A gradient',
-    pattern: 'A pattern',
-    shape: 'A silhouette',
-    edge: 'A shade along an edge',
-  };
-  const looks = $derived(bench.site?.looks ?? []);
+  /** `gap` and `middle`: the room beside the card, and where its middle is, px. */
+  let { at, gap, middle }: { at: number; gap: number; middle: number } = $props();
+  const bench = useBench();
+  const { doc, edits, selection } = bench;
+  const place = $derived(at === 0 ? 'on the base' : `on ${selection.layers[at - 1]?.name ?? 'the top'}`);
+  const looks = $derived(doc.site?.looks ?? []);
 
-  function choose(layer: Record<string, unknown>): void {
-    menu?.hidePopover();
+  function choose(layer: Record<string, unknown>, close: () => void): void {
+    close();
     void addLayer(bench, layer, at);
   }
 
-  function lay(look: string): void {
-    menu?.hidePopover();
-    const { page, area } = bench;
+  function lay(look: string, close: () => void): void {
+    close();
+    const { page, area } = selection;
     if (page && area)
-      void bench.edit({ kind: 'lay-look', page: page.id, area: area.id, look }, (card) =>
-        bench.chooseCard(card),
+      void edits.edit({ kind: 'lay-look', page: page.id, area: area.id, look }, (card) =>
+        selection.chooseCard(card),
       );
   }
 </script>
 
-<button
-  type="button"
-  bind:this={plus}
-  class="add"
-  popovertarget={id}
-  aria-label="Lay something in {place}"
-  title="Lay something in {place}">+</button
->
-<div
-  {id}
-  popover
-  bind:this={menu}
-  class="offer"
-  onbeforetoggle={() => (spot = besideOpener(plus, 560, 380))}
-  ontoggle={(e) => (open = e.newState === 'open')}
-  style:left="{spot.left}px"
-  style:top="{spot.top}px"
->
-  {#if open}
+<Panel name="lay-in-{at}" label="Lay something in {place}" width={562}>
+  {#snippet opener(props)}
+    <button
+      {...props}
+      type="button"
+      class="add"
+      style:top="{middle - 20}px"
+      style:width="{gap + 4}px"
+      aria-label="Lay something in {place}"
+      title="Lay something in {place}"><Plus size={17} aria-hidden="true" /></button
+    >
+  {/snippet}
+  {#snippet children(close)}
     <p class="muted pb-1">Lay in {place}:</p>
     <div class="kinds">
       {#each KINDS as kind (kind.kind)}
-        <div role="group" aria-label={WORDS[kind.kind] ?? kind.name}>
-          <p class="text-[12.5px] font-semibold">{WORDS[kind.kind] ?? kind.name}</p>
+        <div role="group" aria-label={kind.title}>
+          <p class="text-small font-semibold">{kind.title}</p>
           <div class="row">
             {#each kind.offers(bench) as offer (offer.name)}
               <button
@@ -68,7 +53,7 @@
                 class="thumb"
                 aria-label={offer.name}
                 title={offer.name}
-                onclick={() => choose(offer.layer)}><span style={offer.style}></span></button
+                onclick={() => choose(offer.layer, close)}><span style={offer.style}></span></button
               >
             {/each}
           </div>
@@ -76,28 +61,26 @@
       {/each}
       {#if looks.length > 0}
         <div role="group" aria-label="A saved look">
-          <p class="text-[12.5px] font-semibold">A saved look, instead of what is here</p>
+          <p class="text-small font-semibold">A saved look, instead of what is here</p>
           <div class="-ml-2 flex flex-wrap">
             {#each looks as look (look.id)}
-              <button type="button" class="quiet act" onclick={() => lay(look.id)}>{look.name}</button>
+              <button type="button" class="quiet act" onclick={() => lay(look.id, close)}>{look.name}</button>
             {/each}
           </div>
         </div>
       {/if}
     </div>
-  {/if}
-</div>
+  {/snippet}
+</Panel>
 
 <style>
   .add {
     position: absolute;
-    left: calc(100% + 1px);
-    top: 22px;
-    width: 16px;
-    height: 32px;
-    line-height: 1;
+    left: calc(100% - 2px);
+    display: grid;
+    place-items: center;
+    height: 40px;
     color: var(--color-primary);
-    font-size: 17px;
     cursor: pointer;
   }
   .add:hover {
@@ -107,7 +90,6 @@
     display: flex;
     flex-direction: column;
     gap: 4px;
-    width: 536px;
   }
   .row {
     display: flex;

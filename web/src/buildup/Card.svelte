@@ -1,31 +1,58 @@
 <script lang="ts">
   /** One card of the build-up: the picture as far as a layer, its name, its strength, whether it is switched on. */
+  import Eye from '@lucide/svelte/icons/eye';
+  import EyeOff from '@lucide/svelte/icons/eye-off';
   import type { Card, Layer } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
-  import { keepLayer, showLayer, shownLayer } from '../layers/change';
+  import { LayerEditor, shownLayer } from '../layers/change';
   import { kindOf } from '../layers/kinds';
+  import { pull } from '../parts/pull';
+  import Track from '../parts/Track.svelte';
+  import { useBench } from '../state/context';
   import { setVisible } from './layers';
 
   type Props = {
-    bench: Bench;
     id: string;
     name: string;
     aside: string;
     layer: Layer | null;
     card: Card | undefined;
     below: boolean;
-    events: Record<string, unknown>;
+    /** How high its picture is, px. */
+    height: number;
+    choose: () => void;
+    /** Move it so many places on. */
+    shift: (by: number) => void;
+    /** It is being pulled so far to the right, px; null: not any more. */
+    pulled: (by: number | null) => void;
+    dropped: () => void;
   };
-  let { bench, id, name, aside, layer, card, below, events }: Props = $props();
+  let { id, name, aside, layer, card, below, height, choose, shift, pulled, dropped }: Props = $props();
+  const bench = useBench();
+  const { selection } = bench;
 
   const off = $derived(layer?.visible === false);
   const opacity = $derived(layer ? (shownLayer(bench, layer).opacity ?? 1) : 1);
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  let under = $state<number | null>(null);
+  let from = 0;
 
-  function settle(value: number): void {
-    clearTimeout(timer);
-    if (layer)
-      void keepLayer(bench, layer, { opacity: value }, `${layer.name} at ${Math.round(value * 100)} %`);
+  /** The editor is made for this card's layer, whichever is chosen. */
+  const editor = (of: Layer) => new LayerEditor(bench, of.id);
+  const held = pull({
+    hold: true,
+    begin: (spot) => {
+      from = spot.across;
+      return layer !== null;
+    },
+    move: (spot) => pulled(spot.across - from),
+    end: (_, was) => (was ? dropped() : pulled(null)),
+    cancel: () => pulled(null),
+  });
+
+  function key(event: KeyboardEvent): void {
+    const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
+    if (!event.altKey || !by) return;
+    event.preventDefault();
+    shift(by);
   }
 </script>
 
@@ -34,35 +61,36 @@
   class="stage"
   class:off
   class:below
-  aria-pressed={!below && bench.cardId === id}
+  style:height="{height}px"
+  aria-pressed={!below && selection.cardId === id}
   aria-label="{name}{off ? ', switched off' : ''}{below ? ', of an area below' : ''}"
-  draggable={layer !== null}
-  {...events}
+  title={layer ? 'Its settings; drag it, or Alt ← →, to move it' : undefined}
+  onclick={choose}
+  onkeydown={key}
+  {@attach held}
 >
   {#if card}<img src={card.picture} alt="" draggable="false" />{/if}
 </button>
 {#if layer}
-  <div class="strength" style:--at="{opacity * 100}%">
+  {@const to = editor(layer)}
+  <div
+    class="strength"
+    style:--at="{under ?? opacity * 100}%"
+    title="Strength: {under ?? Math.round(opacity * 100)} %"
+  >
     <div style:background={kindOf(layer).ink(layer)}></div>
-    <input
-      type="range"
-      min="0"
-      max="100"
-      value={Math.round(opacity * 100)}
-      aria-label="Strength of {name}"
-      title="Strength: {Math.round(opacity * 100)} %"
-      oninput={(e) => showLayer(bench, layer, { opacity: Number(e.currentTarget.value) / 100 })}
-      onchange={(e) => {
-        const value = Number(e.currentTarget.value) / 100;
-        clearTimeout(timer);
-        timer = setTimeout(() => settle(value), 200);
-      }}
+    <Track
+      label="Strength of {name}"
+      value={opacity}
+      show={(value) => to.show({ opacity: value })}
+      keep={(value) => to.keep({ opacity: value }, `${name} at ${Math.round(value * 100)} %`)}
+      pulled={(value) => (under = value)}
     />
   </div>
 {:else}
-  <div class="h-[9px]"></div>
+  <div class="h-[18px]"></div>
 {/if}
-<div class="flex min-h-6 items-center gap-1 text-[12.5px]" class:opacity-70={below}>
+<div class="flex min-h-6 items-center gap-1 text-small" class:opacity-70={below}>
   <span class="truncate font-semibold">{name}</span>
   <span class="muted ml-auto whitespace-nowrap">{aside}</span>
   {#if layer}
@@ -70,12 +98,10 @@
       type="button"
       class="eye"
       aria-label="{off ? 'Show' : 'Hide'} {name}"
+      title={off ? 'Show it' : 'Hide it'}
       onclick={() => setVisible(bench, layer, off)}
     >
-      <svg viewBox="0 0 16 16" aria-hidden="true">
-        <circle cx="8" cy="8" r="5.500" fill={off ? 'none' : 'currentColor'} />
-        <circle cx="8" cy="8" r="5.500" fill="none" stroke="currentColor" stroke-width="1.500" />
-      </svg>
+      {#if off}<EyeOff size={15} aria-hidden="true" />{:else}<Eye size={15} aria-hidden="true" />{/if}
     </button>
   {/if}
 </div>
@@ -84,8 +110,9 @@
   .stage {
     display: grid;
     place-items: center;
-    width: 122px;
-    height: 76px;
+    width: 100%;
+    touch-action: pan-x;
+    user-select: none;
     overflow: hidden;
     cursor: pointer;
     background: color-mix(in oklab, var(--color-base-content) 8%, transparent);
@@ -116,7 +143,7 @@
     height: 5px;
     mask: linear-gradient(to right, black var(--at), transparent var(--at));
   }
-  .strength input {
+  .strength :global(input) {
     position: absolute;
     inset: -3px 0 -6px;
     width: 100%;
@@ -134,8 +161,5 @@
     height: 24px;
     flex: none;
     cursor: pointer;
-  }
-  .eye svg {
-    width: 11px;
   }
 </style>

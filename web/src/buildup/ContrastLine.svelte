@@ -40,7 +40,7 @@
   svg {
     display: block;
     overflow: visible;
-    font-size: 12.5px;
+    font-size: var(--text-small);
   }
   .level {
     stroke: var(--color-neutral);

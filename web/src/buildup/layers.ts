@@ -1,73 +1,92 @@
-import type { Asset, Layer, Operation, Problem } from '../api/types';
-import type { Bench } from '../bench/bench.svelte';
-import { freeId } from '../bench/ids';
+import type { Asset, Backdrop, Layer, Problem } from '../api/types';
+import { at } from '../api/patch';
+import type { Bench } from '../state/bench';
+import { freeId } from '../state/ids';
+import { pathOf, put, type Change, type Target } from '../state/target';
 
-const layersPath = (bench: Bench) => `${bench.areaPath}/backdrop/layers`;
+type Parts = Pick<Bench, 'doc' | 'edits' | 'selection'>;
 
-export function setVisible(bench: Bench, layer: Layer, visible: boolean): void {
-  const patch: Operation[] = [
-    { op: 'replace', path: `${bench.layerPath(layer.id)}/visible`, value: visible },
+export function setVisible({ edits, selection }: Parts, layer: Layer, visible: boolean): void {
+  const change = put(selection.layerTarget(layer.id), { visible });
+  void edits.keep(change, `${visible ? 'Show' : 'Hide'} ${layer.name}`);
+}
+
+/** Move a layer of the chosen area to a place among its layers. */
+export function moveLayer({ edits, selection }: Parts, id: string, to: number): void {
+  const { layers, target } = selection;
+  if (to < 0 || to >= layers.length) return;
+  const name = layers.find((l) => l.id === id)?.name ?? 'layer';
+  const change: Change = (site) => [
+    {
+      op: 'move',
+      from: pathOf(site, { ...target, layer: id }),
+      path: `${pathOf(site, target)}/backdrop/layers/${to}`,
+    },
   ];
-  void bench.keep(patch, `${visible ? 'Show' : 'Hide'} ${layer.name}`);
+  void edits.keep(change, `Move ${name}`);
 }
 
-export function moveLayer(bench: Bench, id: string, to: number): void {
-  if (to < 0 || to >= bench.layers.length) return;
-  const name = bench.layers.find((l) => l.id === id)?.name ?? 'layer';
-  const patch: Operation[] = [{ op: 'move', from: bench.layerPath(id), path: `${layersPath(bench)}/${to}` }];
-  void bench.keep(patch, `Move ${name}`);
+export async function removeLayer({ edits, selection }: Parts, layer: Layer): Promise<Problem | null> {
+  const area = selection.target;
+  const n = selection.layers.findIndex((l) => l.id === layer.id);
+  const change: Change = (site) => {
+    const path = pathOf(site, { ...area, layer: layer.id });
+    const { backdrop } = at(site, pathOf(site, area)) as { backdrop?: Backdrop };
+    // what it would change to under the pointer goes with it
+    const over = backdrop?.over?.layers?.[layer.id]
+      ? [{ op: 'remove' as const, path: `${pathOf(site, area)}/backdrop/over/layers/${layer.id}` }]
+      : [];
+    return [{ op: 'remove', path }, ...over];
+  };
+  const refused = await edits.keep(change, `Remove ${layer.name}`);
+  const left = selection.layers;
+  if (!refused && selection.area?.id === area.area)
+    selection.chooseCard((left[n - 1] ?? left[0])?.id ?? 'base');
+  return refused;
 }
 
-export async function removeLayer(bench: Bench, layer: Layer): Promise<void> {
-  const patch: Operation[] = [{ op: 'remove', path: bench.layerPath(layer.id) }];
-  // what it would change to under the pointer goes with it
-  if (bench.area?.backdrop.over?.layers?.[layer.id])
-    patch.push({ op: 'remove', path: `${bench.backdropPath}/over/layers/${layer.id}` });
-  if (!(await bench.keep(patch, `Remove ${layer.name}`))) bench.chooseCard(bench.layers.at(-1)?.id ?? 'base');
+async function insert({ edits, selection }: Parts, area: Target, layer: Layer, place: number): Promise<void> {
+  const change: Change = (site) => [
+    { op: 'add', path: `${pathOf(site, area)}/backdrop/layers/${place}`, value: layer },
+  ];
+  const refused = await edits.keep(change, `Add ${layer.name}`);
+  if (!refused && selection.area?.id === area.area) selection.chooseCard(layer.id);
 }
 
-async function insert(bench: Bench, layer: Layer, at: number): Promise<void> {
-  const patch: Operation[] = [{ op: 'add', path: `${layersPath(bench)}/${at}`, value: layer }];
-  if (!(await bench.keep(patch, `Add ${layer.name}`))) bench.chooseCard(layer.id);
-}
-
-export function duplicateLayer(bench: Bench, layer: Layer): Promise<void> {
-  const copy = { ...layer, id: freeId(layer.id.slice(0, 34), bench.page) } as Layer;
-  return insert(bench, copy, bench.layers.findIndex((l) => l.id === layer.id) + 1);
+export function duplicateLayer(parts: Parts, layer: Layer): Promise<void> {
+  const { selection } = parts;
+  const copy = { ...layer, id: freeId(layer.id.slice(0, 34), selection.page) } as Layer;
+  return insert(parts, selection.target, copy, selection.layers.findIndex((l) => l.id === layer.id) + 1);
 }
 
 /** Lay something in at a place of the build-up. A picture is laid by the core, which finds its focal point. */
-export async function addLayer(bench: Bench, wanted: Record<string, unknown>, at: number): Promise<void> {
-  const { page, area } = bench;
+export async function addLayer(parts: Parts, wanted: Record<string, unknown>, place: number): Promise<void> {
+  const { edits, selection } = parts;
+  const { page, area } = selection;
   if (!page || !area) return;
   if (wanted.kind === 'image') {
     const asset = wanted.asset as Asset;
-    await bench.edit({ kind: 'lay-picture', page: page.id, area: area.id, asset, at }, (card) =>
-      bench.chooseCard(card),
+    await edits.edit({ kind: 'lay-picture', page: page.id, area: area.id, asset, at: place }, (card) =>
+      selection.chooseCard(card),
     );
     return;
   }
   const id = freeId(String(wanted.kind), page);
-  await insert(bench, { opacity: 1, visible: true, ...wanted, id } as Layer, at);
+  await insert(parts, selection.target, { opacity: 1, visible: true, ...wanted, id } as Layer, place);
 }
 
-/** A colour out of the site's darkest palette colour, at less than half its strength. */
-export function addColour(bench: Bench, at: number): Promise<void> {
-  const colour = bench.site?.palette?.[1] ?? bench.site?.palette?.[0] ?? '#000000';
-  return addLayer(bench, { kind: 'colour', name: 'Overlay', colour, opacity: 0.4 }, at);
-}
-
-export function copyLayer(bench: Bench, layer: Layer, to: string): void {
-  const { page, area } = bench;
+export function copyLayer({ edits, selection }: Parts, layer: Layer, to: string): void {
+  const { page, area } = selection;
   if (page && area)
-    void bench.edit({ kind: 'copy-layer', page: page.id, area: area.id, layer: layer.id, to }, (card) =>
-      bench.choose(to, card),
+    void edits.edit({ kind: 'copy-layer', page: page.id, area: area.id, layer: layer.id, to }, (card) =>
+      selection.choose(to, card),
     );
 }
 
-export function renameLayer(bench: Bench, layer: Layer, name: string): Promise<Problem | null> {
-  return bench.keep(
-    [{ op: 'add', path: `${bench.layerPath(layer.id)}/name`, value: name }],
-    `Call it ${name}`,
-  );
+export function renameLayer(
+  { edits, selection }: Parts,
+  layer: Layer,
+  name: string,
+): Promise<Problem | null> {
+  return edits.keep(put(selection.layerTarget(layer.id), { name }), `Call it ${name}`);
 }

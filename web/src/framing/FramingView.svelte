@@ -1,21 +1,23 @@
 <script lang="ts">
   /** The whole picture with the window every screen cuts from it. */
-  import type { ImageLayer, Operation } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
-  import { on, setting } from '../bench/exceptions';
+  import type { ImageLayer } from '../api/types';
+  import { on } from '../state/screens';
   import Scope from '../parts/Scope.svelte';
   import Parts from './Parts.svelte';
   import type { Rect } from './geometry';
   import Sheet, { type Mode } from './Sheet.svelte';
   import WindowList from './WindowList.svelte';
+  import { useBench } from '../state/context';
+  import type { Values } from '../state/editor';
+  import { put } from '../state/target';
 
-  let { bench, toShelf }: { bench: Bench; toShelf: () => void } = $props();
+  const { doc, edits, findings, place, selection } = useBench();
 
   let mode = $state<Mode>('focal');
   let map = $state(false);
 
   const choices = $derived(
-    bench.areas.flatMap((area) =>
+    selection.areas.flatMap((area) =>
       (area.backdrop.layers ?? [])
         .filter((l): l is ImageLayer => l.kind === 'image')
         .map((layer) => ({
@@ -25,12 +27,15 @@
         })),
     ),
   );
-  const layer = $derived(bench.layer?.kind === 'image' ? bench.layer : null);
-  const asset = $derived(bench.site?.assets?.find((a) => a.id === layer?.asset));
-  const sheet = $derived(bench.framing?.layer === layer?.id ? bench.framing : null);
-  const own = $derived(layer ? on(layer, bench.scope) : null);
-  const assetPath = $derived(`/assets/${bench.site?.assets?.findIndex((a) => a.id === asset?.id) ?? 0}`);
-  const ids = $derived({ page: bench.page?.id ?? '', area: bench.area?.id ?? '', layer: layer?.id ?? '' });
+  const layer = $derived(selection.layer?.kind === 'image' ? selection.layer : null);
+  const asset = $derived(doc.site?.assets?.find((a) => a.id === layer?.asset));
+  const sheet = $derived(findings.framing?.layer === layer?.id ? findings.framing : null);
+  const own = $derived(layer ? on(layer, selection.scope) : null);
+  const ids = $derived({
+    page: selection.page?.id ?? '',
+    area: selection.area?.id ?? '',
+    layer: layer?.id ?? '',
+  });
   const already = $derived(
     own !== null &&
       sheet !== null &&
@@ -38,24 +43,24 @@
   );
 
   $effect(() => {
-    if (layer || bench.areas.length === 0) return;
-    const first = choices.find((c) => c.area.id === bench.area?.id) ?? choices[0];
-    if (first) bench.choose(first.area.id, first.layer.id);
+    if (layer || selection.areas.length === 0) return;
+    const first = choices.find((c) => c.area.id === selection.area?.id) ?? choices[0];
+    if (first) selection.choose(first.area.id, first.layer.id);
   });
 
-  const set = (values: Record<string, unknown>, screen = bench.scope): Operation[] =>
-    layer ? setting(bench.layerPath(layer.id), layer, values, screen) : [];
+  const set = (values: Values, screen = selection.scope) =>
+    put(selection.layerTarget(layer?.id ?? ''), values, screen);
 
   function drawn(rect: Rect): void {
-    if (mode === 'crop') void bench.keep(set({ crop: rect }), `Crop of ${layer?.name}`);
+    if (mode === 'crop') void edits.keep(set({ crop: rect }), `Crop of ${layer?.name}`);
     if (mode === 'part' && asset) {
       const parts = asset.parts ?? [];
       const taken = new Set(parts.map((p) => p.id));
       let n = parts.length + 1;
       while (taken.has(`part-${n}`)) n += 1;
       const part = { id: `part-${n}`, name: `Part ${n}`, box: rect };
-      void bench.keep(
-        [{ op: 'add', path: `${assetPath}/parts`, value: [...parts, part] }],
+      void edits.keep(
+        put({ list: 'assets', item: asset.id }, { parts: [...parts, part] }),
         `Keep ${part.name} in sight`,
       );
     }
@@ -66,7 +71,7 @@
 <main class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_380px] gap-6 px-6 py-3">
   <section aria-label="Framing sheet" class="flex min-h-0 min-w-0 flex-col gap-2">
     <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
-      <h2 class="display-face text-[18px]">Framing</h2>
+      <h2 class="display-face text-head">Framing</h2>
       {#if choices.length > 0}
         <select
           class="field max-w-72"
@@ -74,13 +79,13 @@
           value={layer?.id ?? ''}
           onchange={(e) => {
             const found = choices.find((c) => c.layer.id === e.currentTarget.value);
-            if (found) bench.choose(found.area.id, found.layer.id);
+            if (found) selection.choose(found.area.id, found.layer.id);
           }}
         >
           {#each choices as { layer: one, name } (one.id)}<option value={one.id}>{name}</option>{/each}
         </select>
       {/if}
-      <Scope {bench} differs={Object.keys(layer?.screens ?? {})} />
+      <Scope differs={Object.keys(layer?.screens ?? {})} />
       <label class="ml-auto flex items-center gap-1.5">
         <input type="checkbox" class="h-4 w-4" bind:checked={map} /> busy parts
       </label>
@@ -95,10 +100,10 @@
         crop={own.crop ?? null}
         {map}
         {mode}
-        show={(spot, screen) => bench.show(set({ focal: spot, position: null }, screen ?? bench.scope))}
+        show={(spot, screen) => edits.show(set({ focal: spot, position: null }, screen ?? selection.scope))}
         keep={(spot, screen) =>
-          void bench.keep(
-            set({ focal: spot, position: null }, screen ?? bench.scope),
+          edits.keep(
+            set({ focal: spot, position: null }, screen ?? selection.scope),
             `Focal point of ${layer.name}`,
           )}
         {drawn}
@@ -107,7 +112,7 @@
       <div class="grid flex-1 place-items-center">
         <p class="text-center">
           There is no picture on this page yet.<br />
-          <button type="button" class="btn btn-primary mt-3" onclick={toShelf}
+          <button type="button" class="btn btn-primary mt-3" onclick={() => place.go('shelf')}
             >Choose one from the shelf</button
           >
         </p>
@@ -122,7 +127,7 @@
           type="button"
           class="btn btn-primary h-[30px] min-h-0 px-3"
           disabled={already}
-          onclick={() => void bench.edit({ kind: 'best-focal', ...ids })}
+          onclick={() => void edits.edit({ kind: 'best-focal', ...ids })}
           >{already ? 'This is the best focal point' : 'Best focal point for all'}</button
         >
         <button
@@ -138,9 +143,9 @@
           onclick={() => (mode = mode === 'crop' ? 'focal' : 'crop')}>Crop</button
         >
       </div>
-      <p class="muted text-[12.5px]" role="status">
+      <p class="muted text-small" role="status">
         {#if mode === 'part'}Draw a box around what should stay in sight on every screen.
-        {:else if mode === 'crop'}Draw the part of the picture that is used{bench.scope
+        {:else if mode === 'crop'}Draw the part of the picture that is used{selection.scope
             ? ' on this screen'
             : ''}.
         {:else}Drag the diamond to the spot that stays in sight, or a screen's name to give that screen its
@@ -150,24 +155,24 @@
             type="button"
             class="act cursor-pointer"
             onclick={() =>
-              void bench.keep(
-                set({ crop: bench.scope ? { x: 0, y: 0, width: 1, height: 1 } : null }),
+              void edits.keep(
+                set({ crop: selection.scope ? { x: 0, y: 0, width: 1, height: 1 } : null }),
                 'The whole picture',
               )}>Use the whole picture again</button
           >
         {/if}
       </p>
-      <WindowList {bench} {layer} {asset} framing={sheet} />
-      <Parts {bench} {asset} path={assetPath} framing={sheet} />
+      <WindowList {layer} {asset} framing={sheet} />
+      <Parts {asset} framing={sheet} />
       {#if sheet}
         <div>
           <h3 class="font-semibold">What suits this picture</h3>
-          <p class="text-[13px]">{sheet.advice} It is {sheet.mood}.</p>
+          <p class="text-small">{sheet.advice} It is {sheet.mood}.</p>
           {#if !sheet.advised}
             <button
               type="button"
               class="quiet act px-0"
-              onclick={() => void bench.edit({ kind: 'follow-advice', ...ids })}>Do that</button
+              onclick={() => void edits.edit({ kind: 'follow-advice', ...ids })}>Do that</button
             >
           {/if}
         </div>

@@ -1,12 +1,15 @@
 <script lang="ts">
   /** Parts of the picture to keep in sight: their names, their boxes in %, and which screens lose them. */
-  import type { Asset, Framing, Operation, Part } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
+  import type { Asset, Framing, Part } from '../api/types';
   import Field from '../parts/Field.svelte';
-  import { nudgeNumber } from '../parts/lengths';
+  import NumberField from '../parts/NumberField.svelte';
+  import type { Values } from '../state/editor';
+  import { alter, type Change } from '../state/target';
+  import { useBench } from '../state/context';
 
-  type Props = { bench: Bench; asset: Asset; path: string; framing: Framing | null };
-  let { bench, asset, path, framing }: Props = $props();
+  type Props = { asset: Asset; framing: Framing | null };
+  let { asset, framing }: Props = $props();
+  const { edits } = useBench();
 
   const parts = $derived(asset.parts ?? []);
   const SIDES = [
@@ -15,9 +18,17 @@
     { side: 'width', name: 'wide' },
     { side: 'height', name: 'high' },
   ] as const;
-  const set = (n: number, field: string, value: unknown): Operation[] => [
-    { op: 'add', path: `${path}/parts/${n}/${field}`, value },
-  ];
+  /** A part is found by its id, whatever is taken away meanwhile. */
+  const set = (part: Part, values: Values): Change => {
+    const of = { list: 'assets', item: asset.id };
+    return alter<Asset>(of, (now) => ({
+      parts: (now.parts ?? []).map((p) => (p.id === part.id ? { ...p, ...values } : p)),
+    }));
+  };
+  const without = (part: Part): Change =>
+    alter<Asset>({ list: 'assets', item: asset.id }, (now) => ({
+      parts: (now.parts ?? []).filter((p) => p.id !== part.id),
+    }));
   const losing = (part: Part) =>
     (framing?.screens ?? []).filter((s) => s.lost_parts.includes(part.name)).map((s) => s.name);
   const never = $derived(Object.values(framing?.never ?? {}).flat());
@@ -27,7 +38,7 @@
   <div>
     <h3 class="font-semibold">Keep in sight</h3>
     <ul>
-      {#each parts as part, n (part.id)}
+      {#each parts as part (part.id)}
         {@const lost = losing(part)}
         <li class="flex flex-col gap-1 border-t border-base-300 py-1.5">
           <div class="flex items-center gap-2">
@@ -35,30 +46,33 @@
               label="Name of the part"
               hideLabel
               value={part.name}
-              keep={(text) => bench.keep(set(n, 'name', text), `Part ${text}`)}
+              keep={(text) => edits.keep(set(part, { name: text }), `Part ${text}`)}
             />
             <button
               type="button"
               class="quiet act"
-              onclick={() =>
-                void bench.keep([{ op: 'remove', path: `${path}/parts/${n}` }], `Forget ${part.name}`)}
-              >Remove</button
+              onclick={() => void edits.keep(without(part), `Forget ${part.name}`)}>Remove</button
             >
           </div>
           <div class="grid grid-cols-4 gap-1.5">
             {#each SIDES as { side, name } (side)}
-              <Field
-                label="% {name}"
-                value={String(
-                  Math.round((part.box[side] ?? (side === 'width' || side === 'height' ? 1 : 0)) * 1000) / 10,
-                )}
-                nudge={nudgeNumber(0.5, 0, 100)}
-                keep={(text) =>
-                  bench.keep(set(n, `box/${side}`, Number(text) / 100), `${part.name}: ${name}`)}
+              <NumberField
+                label="{part.name}: {name}"
+                {name}
+                value={(part.box[side] ?? (side === 'width' || side === 'height' ? 1 : 0)) * 100}
+                unit="%"
+                least={0}
+                most={100}
+                step={0.5}
+                keep={(percent) =>
+                  edits.keep(
+                    set(part, { box: { ...part.box, [side]: percent / 100 } }),
+                    `${part.name}: ${name}`,
+                  )}
               />
             {/each}
           </div>
-          <p class="text-[13px]" class:short={lost.length > 0}>
+          <p class="text-small" class:short={lost.length > 0}>
             {lost.length === 0 ? 'In sight on every screen.' : `Cut off on ${lost.join(' and ')}.`}
             {#if never.includes(part.name)}No focal point keeps it there; it is wider or higher than the
               window.{/if}

@@ -3,9 +3,13 @@
 </script>
 
 <script lang="ts">
-  import type { Crop, Framing, Part } from '../api/types';
-  import { between, focalAt, held, placed, rounded, spotIn, type Rect, type Spot } from './geometry';
+  import type { Crop, Framing, Part, Problem } from '../api/types';
+  import { pull, type Spot as PullSpot } from '../parts/pull';
+  import { useBench } from '../state/context';
+  import { Hand } from '../state/hand.svelte';
+  import { between, focalAt, held, placed, rounded, type Rect, type Spot } from './geometry';
 
+  type Pulled = { spot: Spot; screen?: string };
   type Props = {
     picture: string;
     proportion: number;
@@ -16,20 +20,20 @@
     map: boolean;
     mode: Mode;
     show: (spot: Spot, screen?: string) => void;
-    keep: (spot: Spot, screen?: string) => void;
+    keep: (spot: Spot, screen?: string) => Promise<Problem | null> | void;
     drawn: (rect: Rect) => void;
   };
   let { picture, proportion, framing, parts, focal, crop, map, mode, show, keep, drawn }: Props = $props();
 
   let room = $state({ width: 0, height: 0 });
-  let pulled = $state.raw<Spot | null>(null);
+  const hand = new Hand<Pulled>(useBench().edits);
   let from = $state.raw<Spot | null>(null);
   let to = $state.raw<Spot | null>(null);
   let canvas = $state<HTMLCanvasElement>();
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  let sheet = $state<HTMLElement>();
 
   const width = $derived(Math.max(60, Math.min(room.width, room.height * proportion)));
-  const spot = $derived(pulled ?? focal);
+  const spot = $derived(hand.value && !hand.value.screen ? hand.value.spot : focal);
   const used = $derived<Rect>(
     crop
       ? { x: crop.x ?? 0, y: crop.y ?? 0, width: crop.width ?? 1, height: crop.height ?? 1 }
@@ -46,71 +50,65 @@
     rounded(held((at[1] - used.y) / used.height)),
   ];
 
-  function down(event: PointerEvent & { currentTarget: HTMLElement }): void {
-    if (event.button !== 0) return;
-    event.currentTarget.setPointerCapture(event.pointerId);
-    from = spotIn(event, event.currentTarget);
-    to = from;
-    if (mode === 'focal') show((pulled = inUsed(from)));
-  }
+  const way = () => ({
+    show: ({ spot: at, screen }: Pulled) => show(at, screen),
+    keep: ({ spot: at, screen }: Pulled) => keep(at, screen),
+  });
+  const free = (at: PullSpot): Spot => [held(at.x), held(at.y)];
 
-  function move(event: PointerEvent & { currentTarget: HTMLElement }): void {
-    if (!from || !event.currentTarget.hasPointerCapture(event.pointerId)) return;
-    to = spotIn(event, event.currentTarget);
-    if (mode === 'focal') show((pulled = inUsed(to)));
-  }
+  /** The sheet itself: the focal point is pulled, or a box is drawn. */
+  const pulling = pull({
+    begin: (at) => {
+      from = to = free(at);
+    },
+    move: (at) => {
+      to = free(at);
+      if (mode === 'focal') hand.show({ spot: inUsed(to) }, way());
+    },
+    end: (at) => {
+      const box = rect;
+      from = to = null;
+      if (mode === 'focal') {
+        hand.show({ spot: inUsed(free(at)) }, way());
+        void hand.settle();
+      } else if (box && box.width > 0.01 && box.height > 0.01) drawn(box);
+    },
+    cancel: () => {
+      from = to = null;
+      hand.drop();
+    },
+  });
 
-  function up(): void {
-    const box = rect;
-    from = to = null;
-    if (mode === 'focal') settle();
-    else if (box && box.width > 0.01 && box.height > 0.01) drawn(box);
-  }
-
-  function settle(screen?: string): void {
-    clearTimeout(timer);
-    if (pulled) keep(pulled, screen);
-    pulled = null;
-  }
-
-  function key(event: KeyboardEvent): void {
-    const by = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
-    if (!by) return;
-    event.preventDefault();
-    const step = event.shiftKey ? 0.1 : 0.01;
-    show(
-      (pulled = [rounded(held(spot[0] + (by[0] ?? 0) * step)), rounded(held(spot[1] + (by[1] ?? 0) * step))]),
-    );
-    clearTimeout(timer);
-    timer = setTimeout(() => settle(), 450);
-  }
+  const nudging = pull({
+    begin: () => false,
+    nudge: (right, down) =>
+      hand.nudge(
+        { spot: [rounded(held(spot[0] + right / 100)), rounded(held(spot[1] + down / 100))] },
+        way(),
+      ),
+  });
 
   /** A screen's name is the handle of its window: dragging it gives that screen a focal point of its own. */
-  function pullWindow(
-    event: PointerEvent & { currentTarget: HTMLElement },
-    screen: string,
-    box: readonly number[],
-  ): void {
-    const handle = event.currentTarget;
-    const sheet = handle.closest('.sheet');
-    if (!sheet || event.button !== 0) return;
-    event.stopPropagation();
-    handle.setPointerCapture(event.pointerId);
-    const start = spotIn(event, sheet);
+  function window(screen: string, box: readonly number[]) {
     const [x = 0, y = 0, w = 1, h = 1] = box;
-    let last: Spot | null = null;
-    handle.onpointermove = (e) => {
-      const at = spotIn(e, sheet);
-      last = [
-        rounded(focalAt(x + at[0] - start[0], w, used.x, used.width)),
-        rounded(focalAt(y + at[1] - start[1], h, used.y, used.height)),
-      ];
-      show(last, screen);
-    };
-    handle.onpointerup = () => {
-      handle.onpointermove = handle.onpointerup = null;
-      if (last) keep(last, screen);
-    };
+    let start: Spot = [0, 0];
+    const at = (dx: number, dy: number): Pulled => ({
+      screen,
+      spot: [
+        rounded(focalAt(x + dx, w, used.x, used.width)),
+        rounded(focalAt(y + dy, h, used.y, used.height)),
+      ],
+    });
+    return pull({
+      within: () => sheet ?? null,
+      begin: (spot) => {
+        start = [spot.x, spot.y];
+      },
+      move: (spot) => hand.show(at(spot.x - start[0], spot.y - start[1]), way()),
+      end: () => void hand.settle(),
+      cancel: () => hand.drop(),
+      nudge: (right, down) => hand.nudge(at(right / 100, down / 100), way()),
+    });
   }
 
   $effect(() => {
@@ -135,9 +133,8 @@
     style:width="{width}px"
     style:height="{width / proportion}px"
     style:background-image="url({picture})"
-    onpointerdown={down}
-    onpointermove={move}
-    onpointerup={up}
+    bind:this={sheet}
+    {@attach pulling}
   >
     {#if map}<canvas bind:this={canvas}></canvas>{/if}
     {#if crop}<div class="used" style={placed(used)}></div>{/if}
@@ -158,20 +155,17 @@
         <span>{part.name}</span>
       </div>
     {/each}
-    {#each windows as { screen, name, window, differs }, n (screen)}
+    {#each windows as { screen, name, window: box, differs }, n (screen)}
       <div
         class="window"
-        style="{placed({ x: window[0], y: window[1], width: window[2], height: window[3] })};--dash:{[
-          0, 10, 4,
-        ][n % 3]}px"
+        style="{placed({ x: box[0], y: box[1], width: box[2], height: box[3] })};--dash:{[0, 10, 4][n % 3]}px"
       >
         <button
           type="button"
           class="handle"
           style:left="{8 + n * 74}px"
-          title="Drag to give {name} a focal point of its own"
-          tabindex="-1"
-          onpointerdown={(e) => pullWindow(e, screen, window)}>{name}{differs ? ' ◆' : ''}</button
+          title="Drag it, or use the arrow keys, to give {name} a focal point of its own"
+          {@attach window(screen, box)}>{name}{differs ? ' ◆' : ''}</button
         >
       </div>
     {/each}
@@ -185,7 +179,7 @@
       aria-valuetext="{Math.round(spot[0] * 100)} % across, {Math.round(spot[1] * 100)} % down"
       style:left="{shown[0] * 100}%"
       style:top="{shown[1] * 100}%"
-      onkeydown={key}
+      {@attach nudging}
     ></span>
   </div>
 </div>
@@ -195,7 +189,6 @@
     position: relative;
     background-size: 100% 100%;
     cursor: crosshair;
-    touch-action: none;
     user-select: none;
   }
   canvas {
@@ -224,13 +217,12 @@
     top: 4px;
     min-height: 22px;
     padding: 0 7px;
-    font-size: 12.5px;
+    font-size: var(--text-small);
     font-weight: 600;
     color: #26221d;
     background: rgb(255 255 255 / 0.92);
     pointer-events: auto;
     cursor: grab;
-    touch-action: none;
   }
   .part {
     border: 2px dashed #ffd9a0;
@@ -241,7 +233,7 @@
     right: 2px;
     bottom: 2px;
     padding: 0 5px;
-    font-size: 12px;
+    font-size: var(--text-small);
     color: #26221d;
     background: #ffe3b8;
   }

@@ -1,11 +1,12 @@
 <script lang="ts">
   /** Each screen's window as a small true picture, and what it costs. */
   import type { Asset, Framing, ImageLayer } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
-  import { differing } from '../bench/exceptions';
+  import { differing } from '../state/screens';
+  import { useBench } from '../state/context';
 
-  type Props = { bench: Bench; layer: ImageLayer; asset: Asset; framing: Framing | null };
-  let { bench, layer, asset, framing }: Props = $props();
+  type Props = { layer: ImageLayer; asset: Asset; framing: Framing | null };
+  let { layer, asset, framing }: Props = $props();
+  const { edits, selection } = useBench();
 
   const HEIGHT = 58;
   const percent = (share: number) => `${Math.round(share * 100)} %`;
@@ -34,29 +35,29 @@
           {#if own.includes(view.screen)}
             <button
               type="button"
-              class="act cursor-pointer text-[12.5px]"
+              class="act cursor-pointer text-small"
               onclick={() =>
-                void bench.edit({
+                void edits.edit({
                   kind: 'same-everywhere',
-                  page: bench.page?.id ?? '',
+                  page: selection.page?.id ?? '',
                   item: layer.id,
                   field: 'focal',
                 })}>own focal point: as everywhere</button
             >
           {/if}
         </p>
-        <p class="text-[13px]">
+        <p class="text-small">
           {#if view.tiles[0] > 1.01 || view.tiles[1] > 1.01}{view.tiles[0].toFixed(1)} × {view.tiles[1].toFixed(
               1,
             )} tiles{:else}<b>{percent(view.lost)}</b> lost{/if},
           <b>{percent(view.bare)}</b> bare
         </p>
-        <p class="text-[13px]">
+        <p class="text-small">
           <span class:soft={view.once > 1.005}>×{view.once.toFixed(2)} {view.sharpness[0]}</span>,
           <span class:soft={view.twice > 1.005}>at 2x ×{view.twice.toFixed(2)} {view.sharpness[1]}</span>
         </p>
-        {#if view.noticeable}<p class="soft text-[13px]">the repeat can be noticed</p>{/if}
-        {#if view.lost_parts.length > 0}<p class="soft text-[13px]">
+        {#if view.noticeable}<p class="soft text-small">the repeat can be noticed</p>{/if}
+        {#if view.lost_parts.length > 0}<p class="soft text-small">
             loses {view.lost_parts.join(', ')}
           </p>{/if}
       </div>

@@ -2,16 +2,16 @@
   /** The page alone, as a visitor meets it: at any width, scrolled, pointed at, slowly loading, before and after. */
   import * as client from '../api/client';
   import type { Live } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
   import { apply } from '../bench/frame';
+  import { useBench } from '../state/context';
 
   type Props = {
-    bench: Bench;
     onkeydown: (event: KeyboardEvent) => void;
     onkeyup: (event: KeyboardEvent) => void;
     leave: () => void;
   };
-  let { bench, onkeydown, onkeyup, leave }: Props = $props();
+  let { onkeydown, onkeyup, leave }: Props = $props();
+  const { doc, selection, sight } = useBench();
 
   const [LEAST, MOST] = [320, 2560];
   /** How long the pictures keep one waiting, ms. */
@@ -45,8 +45,8 @@
     clearTimeout(timer);
     note = '';
     try {
-      const asked = { ...bench.asked, patch: bench.draft };
-      waiting = await client.live(asked, false, `${bench.screens[0]?.id}:missing`);
+      const asked = { ...selection.asked, patch: doc.draft };
+      waiting = await client.live(asked, false, `${doc.screens[0]?.id}:missing`);
       page?.defaultView?.scrollTo(0, 0);
       timer = setTimeout(() => (waiting = null), SLOW);
     } catch {
@@ -61,7 +61,7 @@
   }
 
   $effect(() => {
-    const shown = waiting ?? bench.live;
+    const shown = waiting ?? sight.live;
     if (page && shown) apply(page, shown);
   });
 
@@ -73,8 +73,8 @@
     sandbox="allow-same-origin allow-scripts"
     bind:this={frame}
     onload={loaded}
-    title="{bench.page?.title}, in place"
-    src="/live/{bench.page?.id}"
+    title="{selection.page?.title}, in place"
+    src="/live/{selection.page?.id}"
     style:width={width ? `${width}px` : '100%'}
     style:height={scale < 1 ? `${100 / scale}%` : '100%'}
     style:transform={scale < 1 ? `scale(${scale})` : undefined}
@@ -109,11 +109,11 @@
     <button
       type="button"
       class="quiet"
-      aria-pressed={bench.holding}
+      aria-pressed={sight.holding}
       title="Hold to see the state before (B)"
-      onpointerdown={() => void bench.hold()}
-      onpointerup={() => bench.release()}
-      onpointerleave={() => bench.release()}>Before</button
+      onpointerdown={() => void sight.hold()}
+      onpointerup={() => sight.release()}
+      onpointerleave={() => sight.release()}>Before</button
     >
     <button
       type="button"
@@ -142,7 +142,7 @@
     align-items: center;
     gap: 10px;
     padding: 4px 12px;
-    border-radius: 3px;
+    border-radius: var(--radius-field);
     background: var(--color-base-100);
     color: var(--color-base-content);
     border: 1px solid var(--color-base-300);

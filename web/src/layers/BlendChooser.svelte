@@ -1,95 +1,91 @@
 <script lang="ts">
   /** How a layer mixes with what lies below it: every mode on the very picture, grouped by what it does. */
+  import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import * as client from '../api/client';
   import type { BlendLook, BlendMode, Layer } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
-  import { besideOpener } from '../parts/popover';
+  import Panel from '../parts/Panel.svelte';
+  import { useBench } from '../state/context';
+  import { layerEditor } from './change';
 
-  let { bench, layer }: { bench: Bench; layer: Layer } = $props();
+  let { layer }: { layer: Layer } = $props();
+  const { doc, edits, notices, place, selection } = useBench();
+  const to = layerEditor(() => layer);
 
-  const id = $props.id();
-  let opener = $state<HTMLElement>();
-  let menu = $state<HTMLElement>();
-  let spot = $state({ left: 0, top: 0 });
   let looks = $state.raw<BlendLook[]>([]);
   const mode = $derived(layer.blend ?? 'normal');
-  const groups = $derived(bench.library?.blends ?? []);
+  const groups = $derived(doc.library?.blends ?? []);
   const said = (name: BlendMode) => name.replace('-', ' ');
-  const set = (blend: BlendMode) => [
-    { op: 'add' as const, path: `${bench.layerPath(layer.id)}/blend`, value: blend },
-  ];
 
-  function open(event: ToggleEvent): void {
-    if (event.newState !== 'open') return bench.forget();
-    if (!bench.area) return;
+  $effect(() => {
+    if (place.panel !== 'mixing') return;
+    const area = selection.area?.id;
+    if (!area) return;
     client
-      .blends({ ...bench.asked, patch: [], area: bench.area.id, layer: layer.id })
+      .blends({ ...selection.asked, patch: [], area, layer: layer.id })
       .then((found) => (looks = found.looks))
-      .catch((error: unknown) => bench.tell(error));
-  }
+      .catch((error: unknown) => notices.tell(error));
+  });
 
-  function choose(blend: BlendMode): void {
-    menu?.hidePopover();
-    void bench.keep(set(blend), `${layer.name} mixes as ${said(blend)}`);
+  function choose(blend: BlendMode, close: () => void): void {
+    void to.keep({ blend }, `${layer.name} mixes as ${said(blend)}`);
+    close();
   }
 </script>
 
-<button
-  type="button"
-  class="quiet whitespace-nowrap"
-  bind:this={opener}
-  popovertarget={id}
-  title="How it mixes with the layers below it in this area"
+<Panel
+  name="mixing"
+  label="How {layer.name} mixes with what lies below"
+  width={700}
+  closed={() => edits.forget()}
 >
-  mixes: <b>{said(mode)}</b>
-</button>
-<div
-  {id}
-  popover
-  bind:this={menu}
-  class="offer"
-  style:left="{spot.left}px"
-  style:top="{spot.top}px"
-  onbeforetoggle={() => (spot = besideOpener(opener, 700, 356))}
-  ontoggle={open}
->
-  <div class="groups" aria-busy={looks.length === 0}>
-    {#each groups as group (group.does)}
-      <fieldset>
-        <legend class="muted">{group.does}</legend>
-        <div class="flex gap-1.5">
-          {#each group.modes as blend (blend)}
-            <button
-              type="button"
-              class="look"
-              aria-pressed={blend === mode}
-              onpointerenter={() => bench.show(set(blend))}
-              onfocus={() => bench.show(set(blend))}
-              onclick={() => choose(blend)}
-            >
-              <span class="picture">
-                {#if looks.length > 0}<img
-                    src={looks.find((l) => l.mode === blend)?.picture}
-                    alt=""
-                    draggable="false"
-                  />{/if}
-              </span>
-              {said(blend)}
-            </button>
-          {/each}
-        </div>
-      </fieldset>
-    {/each}
-  </div>
-</div>
+  {#snippet opener(props)}
+    <button
+      {...props}
+      type="button"
+      class="quiet flex items-center gap-1 whitespace-nowrap"
+      title="How it mixes with the layers below it in this area"
+    >
+      mixes: <b>{said(mode)}</b><ChevronDown size={14} aria-hidden="true" />
+    </button>
+  {/snippet}
+  {#snippet children(close)}
+    <div class="groups" aria-busy={looks.length === 0}>
+      {#each groups as group (group.does)}
+        <fieldset>
+          <legend class="muted">{group.does}</legend>
+          <div class="flex gap-1.5">
+            {#each group.modes as blend (blend)}
+              <button
+                type="button"
+                class="look"
+                aria-pressed={blend === mode}
+                onpointerenter={() => to.show({ blend })}
+                onfocus={() => to.show({ blend })}
+                onclick={() => choose(blend, close)}
+              >
+                <span class="picture">
+                  {#if looks.length > 0}<img
+                      src={looks.find((l) => l.mode === blend)?.picture}
+                      alt=""
+                      draggable="false"
+                    />{/if}
+                </span>
+                {said(blend)}
+              </button>
+            {/each}
+          </div>
+        </fieldset>
+      {/each}
+    </div>
+  {/snippet}
+</Panel>
 
 <style>
   .groups {
     display: flex;
     flex-wrap: wrap;
     gap: 8px 20px;
-    width: 676px;
-    font-size: 12.5px;
+    font-size: var(--text-small);
   }
   .look {
     display: flex;

@@ -1,7 +1,6 @@
 <script lang="ts">
   /** A gradient: its kind, the dial or centre over itself, its stops, and what can be done with all of them. */
-  import type { Gradient, Stop } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
+  import type { Gradient, Problem, Stop } from '../api/types';
   import Choice from '../parts/Choice.svelte';
   import ColourField from '../parts/ColourField.svelte';
   import Field from '../parts/Field.svelte';
@@ -10,14 +9,15 @@
   import { evenly, hard, mirrored, places, reversed } from './gradient';
   import GradientPad from './GradientPad.svelte';
   import StopBar from './StopBar.svelte';
+  import { useBench } from '../state/context';
 
   type Props = {
-    bench: Bench;
     value: Gradient;
     show: (gradient: Gradient) => void;
     keep: (gradient: Gradient, label: string) => unknown;
   };
-  let { bench, value, show, keep }: Props = $props();
+  let { value, show, keep }: Props = $props();
+  const { findings, selection } = useBench();
 
   const SHAPES = [
     { value: 'linear', name: 'straight' },
@@ -33,13 +33,13 @@
   let chosen = $state(0);
   const n = $derived(Math.min(chosen, value.stops.length - 1));
   const stop = $derived(value.stops[n]);
-  const view = $derived(bench.areaViews[0]?.areas.find((a) => a.area === bench.area?.id)?.box);
+  const view = $derived(findings.areaViews[0]?.areas.find((a) => a.area === selection.area?.id)?.box);
   const proportion = $derived(view ? (view[2] ?? 1) / Math.max(1, view[3] ?? 1) : 2);
-  const page = $derived(bench.page?.backdrop?.base ?? '#ffffff');
+  const page = $derived(selection.page?.backdrop?.base ?? '#ffffff');
 
   type Part = Partial<Gradient>;
   const shown = (part: Part) => show({ ...value, ...part });
-  const kept = (part: Part, label: string) => void keep({ ...value, ...part }, label);
+  const kept = (part: Part, label: string) => keep({ ...value, ...part }, label) as Promise<Problem | null>;
   const all = (stops: Stop[], label: string) => kept({ stops }, label);
   const withIt = (part: Partial<Stop>) => value.stops.map((s, m) => (m === n ? { ...s, ...part } : s));
   const ended = (colour: string) => [...value.stops.slice(0, -1), { ...value.stops.at(-1), colour }];
@@ -47,7 +47,7 @@
 
   async function typedStop(part: Partial<Stop>, label: string) {
     const done = keep({ ...value, stops: withIt(part) }, label);
-    return (await done) as Awaited<ReturnType<Bench['keep']>>;
+    return (await done) as Problem | null;
   }
 </script>
 
@@ -67,7 +67,7 @@
         />
       </div>
     {/if}
-    <div class="flex flex-col text-[12.5px]">
+    <div class="flex flex-col text-small">
       {#each [['repeating', 'again and again'], ...(value.shape === 'radial' ? [['round', 'a circle']] : [])] as [name, words] (name)}
         <label class="flex min-h-6 items-center gap-1.5">
           <input
@@ -123,7 +123,6 @@
       {#key n}
         <div class="flex items-center gap-2">
           <ColourField
-            {bench}
             tight
             label="Stop {n + 1}"
             value={stop.colour}
@@ -181,6 +180,6 @@
 <style>
   .whole .quiet {
     padding: 2px 6px;
-    font-size: 12.5px;
+    font-size: var(--text-small);
   }
 </style>

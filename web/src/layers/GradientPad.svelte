@@ -1,21 +1,23 @@
 <script lang="ts">
   /** The gradient in a small area: its angle is turned over it, its centre dragged in it. */
-  import type { Gradient } from '../api/types';
+  import type { Gradient, Problem } from '../api/types';
+  import { pull, type Spot } from '../parts/pull';
+  import { useBench } from '../state/context';
+  import { Hand } from '../state/hand.svelte';
   import { gradientImage } from './gradient';
 
   type Props = {
     gradient: Gradient;
     proportion: number;
     show: (values: Partial<Gradient>) => void;
-    keep: (values: Partial<Gradient>, label: string) => void;
+    keep: (values: Partial<Gradient>, label: string) => Promise<Problem | null> | void;
   };
   let { gradient, proportion, show, keep }: Props = $props();
 
   const WIDE = 168;
   let pad = $state<HTMLElement>();
-  let held = $state<Partial<Gradient> | null>(null);
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  const now = $derived({ ...gradient, ...held });
+  const hand = new Hand<Partial<Gradient>>(useBench().edits);
+  const now = $derived({ ...gradient, ...hand.value });
   const high = $derived(Math.max(64, Math.min(110, WIDE / Math.max(0.2, proportion))));
   const turns = $derived(now.shape !== 'radial');
   const angle = $derived(now.angle ?? 180);
@@ -29,53 +31,40 @@
     (centre[1] / 100) * high - Math.cos((angle * Math.PI) / 180) * reach,
   ]);
 
-  function at(event: PointerEvent): [number, number] {
-    const box = pad?.getBoundingClientRect() ?? new DOMRect();
-    return [event.clientX - box.left, event.clientY - box.top];
-  }
+  const way = () => ({
+    show,
+    keep: (values: Partial<Gradient>) =>
+      keep(values, 'angle' in values ? `turn to ${values.angle}°` : 'move the centre'),
+  });
 
-  function turned(event: PointerEvent): Partial<Gradient> {
-    const [x, y] = at(event);
-    const degrees = (Math.atan2(x - (centre[0] / 100) * WIDE, (centre[1] / 100) * high - y) * 180) / Math.PI;
+  function turned({ x, y, event }: Spot): Partial<Gradient> {
+    const [across, down] = [(x - centre[0] / 100) * WIDE, (centre[1] / 100 - y) * high];
     const step = event.shiftKey ? 15 : 1;
-    return { angle: (Math.round(degrees / step) * step + 360) % 360 };
+    return { angle: (Math.round((Math.atan2(across, down) * 180) / Math.PI / step) * step + 360) % 360 };
   }
 
-  function moved(event: PointerEvent): Partial<Gradient> {
-    const [x, y] = at(event);
-    const part = (v: number, of: number) => `${Math.round(Math.min(1.2, Math.max(-0.2, v / of)) * 100)}%`;
-    return { centre: [part(x, WIDE), part(y, high)] };
+  function moved({ x, y }: Spot): Partial<Gradient> {
+    const part = (v: number) => `${Math.round(Math.min(1.2, Math.max(-0.2, v)) * 100)}%`;
+    return { centre: [part(x), part(y)] };
   }
 
-  function drag(event: PointerEvent, follow: (event: PointerEvent) => Partial<Gradient>): void {
-    if (event.buttons === 0) return;
-    held = follow(event);
-    show(held);
-  }
-
-  function settle(): void {
-    const done = held;
-    held = null;
-    if (done) keep(done, 'angle' in done ? `turn to ${done.angle}°` : 'move the centre');
-  }
-
-  function key(event: KeyboardEvent, which: 'angle' | 'centre'): void {
-    const by = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
-    if (!by) return;
-    event.preventDefault();
-    const step = event.shiftKey ? 10 : 1;
-    const [x, y] = [(by[0] ?? 0) * step, (by[1] ?? 0) * step];
-    held =
-      which === 'angle'
-        ? { angle: (angle + x - y + 360) % 360 }
-        : { centre: [`${centre[0] + x}%`, `${centre[1] + y}%`] };
-    show(held);
-    clearTimeout(timer);
-    timer = setTimeout(settle, 450);
-  }
-
-  const grab = (event: PointerEvent & { currentTarget: HTMLElement }) =>
-    event.currentTarget.setPointerCapture(event.pointerId);
+  const handle = (
+    follow: (spot: Spot) => Partial<Gradient>,
+    nudged: (right: number, down: number) => Partial<Gradient>,
+  ) =>
+    pull({
+      within: () => pad ?? null,
+      move: (spot) => hand.show(follow(spot), way()),
+      end: () => void hand.settle(),
+      cancel: () => hand.drop(),
+      nudge: (right, down) => hand.nudge(nudged(right, down), way()),
+    });
+  const turning = handle(turned, (right, down) => ({
+    angle: (Math.round(angle + right - down) + 360) % 360,
+  }));
+  const moving = handle(moved, (right, down) => ({
+    centre: [`${Math.round(centre[0] + right)}%`, `${Math.round(centre[1] + down)}%`],
+  }));
 </script>
 
 <div class="pad chequered" bind:this={pad} style:width="{WIDE}px" style:height="{high}px">
@@ -103,10 +92,7 @@
       aria-valuenow={angle}
       aria-valuetext="{angle} degrees"
       title="Turn it; with Shift in steps of 15°"
-      onpointerdown={grab}
-      onpointermove={(e) => drag(e, turned)}
-      onpointerup={settle}
-      onkeydown={(e) => key(e, 'angle')}
+      {@attach turning}
     ></button>
   {/if}
   {#if now.shape === 'radial' || now.shape === 'conic'}
@@ -117,10 +103,7 @@
       style:top="{centre[1]}%"
       aria-label="Centre at {now.centre?.join(', ') ?? 'the middle'}"
       title="Drag the centre"
-      onpointerdown={grab}
-      onpointermove={(e) => drag(e, moved)}
-      onpointerup={settle}
-      onkeydown={(e) => key(e, 'centre')}
+      {@attach moving}
     ></button>
   {/if}
 </div>

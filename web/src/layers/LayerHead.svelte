@@ -1,12 +1,26 @@
 <script lang="ts">
   /** What can be done with a layer as a whole: its name, how it mixes, copies of it, taking it away. */
   import type { Layer } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
   import { copyLayer, duplicateLayer, removeLayer, renameLayer } from '../buildup/layers';
+  import ChevronDown from '@lucide/svelte/icons/chevron-down';
+  import Menu from '../parts/Menu.svelte';
   import { kindOf } from './kinds';
+  import { useBench } from '../state/context';
 
-  let { bench, layer }: { bench: Bench; layer: Layer } = $props();
-  const others = $derived(bench.areas.filter((a) => a.id !== bench.area?.id));
+  let { layer }: { layer: Layer } = $props();
+  const bench = useBench();
+  const { selection } = bench;
+  const others = $derived(selection.areas.filter((a) => a.id !== selection.area?.id));
+  const copies = $derived([
+    {
+      title: 'Copy it to',
+      actions: others.map((area) => ({
+        id: area.id,
+        name: area.name,
+        run: () => copyLayer(bench, layer, area.id),
+      })),
+    },
+  ]);
 
   function renamed(event: Event & { currentTarget: HTMLInputElement }): void {
     const name = event.currentTarget.value.trim();
@@ -22,20 +36,21 @@
   value={layer.name}
   onchange={renamed}
 />
-<span class="muted shrink-0 text-[12.5px]">{kindOf(layer).name}</span>
+<span class="muted shrink-0 text-small">{kindOf(layer).name}</span>
 <span class="ml-auto flex shrink-0 items-center">
-  <select
-    class="quiet copy"
-    aria-label="Copy {layer.name} to another area"
-    value=""
-    onchange={(e) => {
-      copyLayer(bench, layer, e.currentTarget.value);
-      e.currentTarget.value = '';
-    }}
-  >
-    <option value="">Copy to …</option>
-    {#each others as area (area.id)}<option value={area.id}>{area.name}</option>{/each}
-  </select>
+  {#if others.length > 0}
+    <Menu label="Copy {layer.name} to another area" groups={copies}>
+      {#snippet opener(props)}
+        <button
+          {...props}
+          type="button"
+          class="quiet flex items-center gap-1"
+          title="Put a copy of it on top of another area"
+          >Copy to<ChevronDown size={14} aria-hidden="true" /></button
+        >
+      {/snippet}
+    </Menu>
+  {/if}
   <button type="button" class="quiet" onclick={() => void duplicateLayer(bench, layer)}>Duplicate</button>
   <button type="button" class="quiet" onclick={() => void removeLayer(bench, layer)}>Remove</button>
 </span>
@@ -43,18 +58,15 @@
 <style>
   .name {
     min-width: 64px;
-    max-width: 190px;
+    flex: 0 1 auto;
     field-sizing: content;
-    font-size: 16px;
+    text-overflow: ellipsis;
+    font-size: var(--text-title);
     background: transparent;
     border-bottom: 1px dashed transparent;
   }
   .name:hover,
   .name:focus {
     border-color: var(--color-base-content);
-  }
-  .copy {
-    background: transparent;
-    width: 106px;
   }
 </style>

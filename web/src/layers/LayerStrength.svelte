@@ -1,27 +1,30 @@
 <script lang="ts">
   /** How strong a layer is, on a track that is the layer itself; the least strength with which words can be read. */
   import type { Layer } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
   import Strength from '../parts/Strength.svelte';
   import Remedy from '../settings/Remedy.svelte';
-  import { keepLayer, showLayer, shownLayer } from './change';
+  import { layerEditor, shownLayer } from './change';
+  import { useBench } from '../state/context';
 
-  let { bench, layer, ink }: { bench: Bench; layer: Layer; ink: string } = $props();
+  let { layer, ink }: { layer: Layer; ink: string } = $props();
+  const bench = useBench();
+  const { findings, selection, sight } = bench;
+  const to = layerEditor(() => layer);
   const own = $derived(shownLayer(bench, layer));
   const opacity = $derived(own.opacity ?? 1);
-  const overlay = $derived(bench.overlay?.layer === layer.id ? bench.overlay : null);
+  const overlay = $derived(findings.overlay?.layer === layer.id ? findings.overlay : null);
   const keep = (value: number) =>
-    void keepLayer(bench, layer, { opacity: value }, `${layer.name} at ${Math.round(value * 100)} %`);
+    to.keep({ opacity: value }, `${layer.name} at ${Math.round(value * 100)} %`);
 </script>
 
 <Strength
   label="Strength"
   value={opacity}
   {ink}
-  tick={bench.pointed ? null : overlay?.opacity}
-  show={(value) => showLayer(bench, layer, { opacity: value })}
+  tick={sight.pointed ? null : overlay?.opacity}
+  show={(value) => to.show({ opacity: value })}
   {keep}
 />
-{#if layer.kind !== 'image' && bench.words.length > 0 && !bench.pointed}
+{#if layer.kind !== 'image' && selection.words.length > 0 && !sight.pointed}
   <Remedy {overlay} current={opacity} apply={keep} />
 {/if}

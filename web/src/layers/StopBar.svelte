@@ -1,6 +1,10 @@
 <script lang="ts">
   /** The stops of a gradient on a bar that is the gradient: press to add one, drag, arrow keys, Delete. */
-  import type { Gradient, Stop } from '../api/types';
+  import { tick } from 'svelte';
+  import type { Gradient, Problem, Stop } from '../api/types';
+  import { pull } from '../parts/pull';
+  import { useBench } from '../state/context';
+  import { Hand } from '../state/hand.svelte';
   import { gradientImage, movedStop, places, withStop } from './gradient';
 
   type Props = {
@@ -8,14 +12,13 @@
     chosen: number;
     choose: (n: number) => void;
     show: (stops: Stop[]) => void;
-    keep: (stops: Stop[], label: string) => void;
+    keep: (stops: Stop[], label: string) => Promise<Problem | null> | void;
   };
   let { gradient, chosen, choose, show, keep }: Props = $props();
 
   let bar = $state<HTMLElement>();
-  let dragged = $state<Stop[] | null>(null);
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  const stops = $derived(dragged ?? gradient.stops);
+  const hand = new Hand<Stop[]>(useBench().edits);
+  const stops = $derived(hand.value ?? gradient.stops);
   const at = $derived(places(stops));
 
   const share = (x: number) => {
@@ -27,47 +30,35 @@
     if (event.target !== bar) return;
     const made = withStop(gradient.stops, share(event.clientX));
     choose(made.chosen);
-    keep(made.stops, 'add a stop');
+    void keep(made.stops, 'add a stop');
   }
 
-  function down(event: PointerEvent & { currentTarget: HTMLElement }, n: number): void {
-    event.currentTarget.setPointerCapture(event.pointerId);
-    choose(n);
-    dragged = [...gradient.stops];
-  }
+  const way = () => ({ show, keep: (moved: Stop[]) => keep(moved, 'move a stop') });
 
-  function move(event: PointerEvent, n: number): void {
-    if (!dragged || event.buttons === 0) return;
-    dragged = movedStop(dragged, n, share(event.clientX));
-    show(dragged);
-  }
+  const handle = (n: number) =>
+    pull({
+      within: () => bar ?? null,
+      begin: () => choose(n),
+      move: ({ x }) => hand.show(movedStop(stops, n, Math.min(1, Math.max(0, x)) * 100), way()),
+      end: () => void hand.settle(),
+      cancel: () => hand.drop(),
+      nudge: (right) => {
+        if (right === 0) return false;
+        hand.nudge(movedStop(stops, n, (at[n] ?? 0) + right), way());
+      },
+    });
 
-  function up(): void {
-    const done = dragged;
-    dragged = null;
-    if (done && JSON.stringify(done) !== JSON.stringify(gradient.stops)) keep(done, 'move a stop');
-  }
-
-  function key(event: KeyboardEvent, n: number): void {
-    if (event.key === 'Delete' || event.key === 'Backspace') {
-      event.preventDefault();
-      if (gradient.stops.length > 2) {
-        choose(Math.max(0, n - 1));
-        keep(
-          gradient.stops.filter((_, m) => m !== n),
-          'remove a stop',
-        );
-      }
-      return;
-    }
-    const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
-    if (!by) return;
+  function remove(event: KeyboardEvent, n: number): void {
+    if (event.key !== 'Delete' && event.key !== 'Backspace') return;
     event.preventDefault();
-    const moved = movedStop(stops, n, (at[n] ?? 0) + by * (event.shiftKey ? 10 : 1));
-    dragged = moved;
-    show(moved);
-    clearTimeout(timer);
-    timer = setTimeout(up, 450);
+    if (gradient.stops.length <= 2) return;
+    choose(Math.max(0, n - 1));
+    void keep(
+      gradient.stops.filter((_, m) => m !== n),
+      'remove a stop',
+    );
+    // the focus goes to the stop before, not into nothing
+    void tick().then(() => bar?.querySelectorAll('button')[Math.max(0, n - 1)]?.focus());
   }
 </script>
 
@@ -82,10 +73,8 @@
       style:left="{at[n]}%"
       aria-label="Stop {n + 1}: {stop.colour} at {Math.round(at[n] ?? 0)} %"
       aria-pressed={n === chosen}
-      onpointerdown={(e) => down(e, n)}
-      onpointermove={(e) => move(e, n)}
-      onpointerup={up}
-      onkeydown={(e) => key(e, n)}
+      {@attach handle(n)}
+      onkeydown={(e) => remove(e, n)}
       onfocus={() => choose(n)}><span style:background={stop.colour}></span></button
     >
   {/each}

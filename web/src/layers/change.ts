@@ -1,45 +1,75 @@
-import type { Layer, Operation, Over } from '../api/types';
-import type { Bench } from '../bench/bench.svelte';
+import { untrack } from 'svelte';
+import type { Backdrop, Layer, Over, Problem } from '../api/types';
+import type { Bench } from '../state/bench';
+import { useBench } from '../state/context';
+import type { Values } from '../state/editor';
+import { alter, put, type Change, type Target } from '../state/target';
 
-type Values = Record<string, unknown>;
 const ANSWERS = ['opacity', 'colour'];
 
-/** A backdrop's state for the pointer, with something of it changed. */
-function withOver(bench: Bench, change: (over: Over) => Over): Operation[] {
-  const over: Over = bench.area?.backdrop.over ?? { fade: 240, base: null, layers: {} };
-  return [{ op: 'add', path: `${bench.backdropPath}/over`, value: change(over) }];
+/** The state of an area's backdrop for the pointer, with something of it changed. */
+function withOver(area: Target, how: (over: Over) => Over): Change {
+  return alter<{ backdrop?: Backdrop }>(area, ({ backdrop }) => ({
+    'backdrop/over': how(backdrop?.over ?? { fade: 240, base: null, layers: {} }),
+  }));
 }
 
-/** Operations that set values of a layer: as it is at rest, or, while the screens are pointed at, as it is then. */
-export function layerPatch(bench: Bench, layer: Layer, values: Values): Operation[] {
-  if (bench.pointed && Object.keys(values).every((name) => ANSWERS.includes(name)))
-    return withOver(bench, (over) => ({
-      ...over,
-      layers: { ...over.layers, [layer.id]: { ...over.layers?.[layer.id], ...values } },
-    }));
-  const path = bench.layerPath(layer.id);
-  return Object.entries(values).map(([name, value]) => ({ op: 'add', path: `${path}/${name}`, value }));
+/** Set values of a layer: as it is at rest, or, where it is `over`, as it is while it is pointed at. */
+function layerChange(target: Target, values: Values, over: boolean): Change {
+  const id = target.layer ?? '';
+  if (!over || !Object.keys(values).every((name) => ANSWERS.includes(name))) return put(target, values);
+  return withOver({ page: target.page, area: target.area }, (state) => ({
+    ...state,
+    layers: { ...state.layers, [id]: { ...state.layers?.[id], ...values } },
+  }));
 }
 
-/** The same for the base colour. */
-export function basePatch(bench: Bench, colour: string | null): Operation[] {
-  if (bench.pointed) return withOver(bench, (over) => ({ ...over, base: colour }));
-  return [{ op: 'add', path: `${bench.backdropPath}/base`, value: colour }];
+/** The same for an area's base colour. */
+export function baseChange(area: Target, colour: string | null, over: boolean): Change {
+  if (over) return withOver(area, (state) => ({ ...state, base: colour }));
+  return put(area, { 'backdrop/base': colour });
 }
 
-export const fadePatch = (bench: Bench, fade: number): Operation[] =>
-  withOver(bench, (over) => ({ ...over, fade }));
+export const fadeChange = (area: Target, fade: number): Change =>
+  withOver(area, (over) => ({ ...over, fade }));
 
-/** The layer as the screens show it now. */
-export function shownLayer<T extends Layer>(bench: Bench, layer: T): T {
-  const own = bench.pointed ? bench.area?.backdrop.over?.layers?.[layer.id] : null;
+/** Shows and keeps settings of one layer, at rest or pointed at, as the screens are. */
+export class LayerEditor {
+  readonly target: Target;
+  private readonly bench: Pick<Bench, 'edits' | 'selection' | 'sight'>;
+
+  constructor(bench: Pick<Bench, 'edits' | 'selection' | 'sight'>, id: string) {
+    this.bench = bench;
+    this.target = bench.selection.layerTarget(id);
+  }
+
+  show(values: Values): void {
+    const { edits, sight } = this.bench;
+    edits.show(layerChange(this.target, values, sight.pointed));
+  }
+
+  keep(values: Values, label: string): Promise<Problem | null> {
+    const { edits, sight } = this.bench;
+    return edits.keep(
+      layerChange(this.target, values, sight.pointed),
+      sight.pointed ? `${label}, pointer over` : label,
+    );
+  }
+}
+
+/** An editor of a layer for as long as its settings are open. */
+export function layerEditor(layer: () => Layer): LayerEditor {
+  const bench = useBench();
+  return untrack(() => new LayerEditor(bench, layer().id));
+}
+
+/** A layer as the screens show it now. */
+export function shownLayer<T extends Layer>(
+  { selection, sight }: Pick<Bench, 'selection' | 'sight'>,
+  layer: T,
+): T {
+  const own = sight.pointed ? selection.area?.backdrop.over?.layers?.[layer.id] : null;
   if (!own) return layer;
   const given = Object.fromEntries(Object.entries(own).filter(([, value]) => value !== null));
   return { ...layer, ...given };
 }
-
-/** Show a change of a layer, and keep it. */
-export const showLayer = (bench: Bench, layer: Layer, values: Values): void =>
-  bench.show(layerPatch(bench, layer, values));
-export const keepLayer = (bench: Bench, layer: Layer, values: Values, label: string) =>
-  bench.keep(layerPatch(bench, layer, values), bench.pointed ? `${label}, pointer over` : label);

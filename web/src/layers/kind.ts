@@ -1,6 +1,6 @@
 import type { Component } from 'svelte';
 import type { Layer } from '../api/types';
-import type { Bench } from '../bench/bench.svelte';
+import type { Bench } from '../state/bench';
 
 /** Something that can be laid in: how it looks (CSS of a small box) and the layer it becomes. */
 export type Offer = { name: string; style: string; layer: Record<string, unknown> };
@@ -11,8 +11,9 @@ export type Of<K extends Layer['kind']> = Extract<Layer, { kind: K }>;
 /** All that the interface knows of one kind of layer. A kind is a folder in `kinds`, and nothing else. */
 export type Kind<K extends Layer['kind'] = Layer['kind']> = {
   kind: K;
-  /** What it is called. */
+  /** What it is called, and as something that is laid in. */
   name: string;
+  title: string;
   /** Its place among the kinds. */
   order: number;
   /** What its card says beside its name. */
@@ -20,6 +21,6 @@ export type Kind<K extends Layer['kind'] = Layer['kind']> = {
   /** A CSS background that stands for it at full strength. */
   ink: (layer: Of<K>) => string;
   /** What can be laid in of it. */
-  offers: (bench: Bench) => Offer[];
-  Settings: Component<{ bench: Bench; layer: Of<K> }>;
+  offers: (parts: Pick<Bench, 'doc' | 'selection'>) => Offer[];
+  Settings: Component<{ layer: Of<K> }>;
 };

@@ -13,7 +13,7 @@
 
 <fieldset class="flex items-center gap-2">
   <legend class="sr-only">{label}</legend>
-  <span class="muted {short ? 'w-[52px]' : 'w-[68px]'} shrink-0 text-[13px]" aria-hidden="true">{label}</span>
+  <span class="muted {short ? 'w-[52px]' : 'w-[68px]'} shrink-0 text-small" aria-hidden="true">{label}</span>
   <div class="flex gap-x-2.5">
     {#each options as option (option.value)}
       <label class="option" title={option.note}>

@@ -1,13 +1,12 @@
 <script lang="ts">
   /** A colour: its well opens the whole control; beside it hex and the site's palette. */
   import type { Problem } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
+  import { useBench } from '../state/context';
   import ColourPanel from './ColourPanel.svelte';
   import Field from './Field.svelte';
-  import { besideOpener } from './popover';
+  import Panel from './Panel.svelte';
 
   type Props = {
-    bench: Bench;
     label: string;
     value: string;
     show: (colour: string) => void;
@@ -17,32 +16,32 @@
     /** Without the palette beside it, where there is little room. */
     tight?: boolean;
   };
-  let { bench, label, value, show, keep, words = null, tight = false }: Props = $props();
-
-  const id = $props.id();
-  let well = $state<HTMLElement>();
-  let open = $state(false);
-  let spot = $state({ left: 0, top: 0 });
-  const palette = $derived(bench.site?.palette ?? []);
+  let { label, value, show, keep, words = null, tight = false }: Props = $props();
+  const { doc, eyedropper } = useBench();
+  const name = $derived(`colour-${label.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-')}`);
 
   function choose(colour: string): Promise<Problem | null> {
-    bench.eyedropper.used(colour);
+    eyedropper.used(colour);
     return keep(colour);
   }
 </script>
 
 <div class="flex min-w-0 items-center gap-2" role="group" aria-label={label}>
-  <span class="muted shrink-0 text-[13px] {tight ? '' : 'w-[68px]'}">{label}</span>
-  <button
-    type="button"
-    class="well chequered"
-    bind:this={well}
-    popovertarget={id}
-    aria-label="{label}: choose"
-    title="Choose a colour"
-  >
-    <span class="absolute inset-0" style:background={value}></span>
-  </button>
+  <span class="muted shrink-0 text-small {tight ? '' : 'w-[68px]'}">{label}</span>
+  <Panel {name} label="{label}: the whole control" width={406} closed={() => eyedropper.leave()}>
+    {#snippet opener(props)}
+      <button
+        {...props}
+        type="button"
+        class="well chequered"
+        aria-label="{label}: choose"
+        title="Choose a colour"
+      >
+        <span class="absolute inset-0" style:background={value}></span>
+      </button>
+    {/snippet}
+    {#snippet children()}<ColourPanel {label} {value} {show} keep={choose} {words} />{/snippet}
+  </Panel>
   <Field
     label="{label}, hexadecimal"
     hideLabel
@@ -54,7 +53,7 @@
   />
   {#if !tight}
     <div class="flex min-w-0 flex-1 gap-1 overflow-hidden py-0.5 pl-0.5">
-      {#each palette as colour (colour)}
+      {#each doc.palette as colour (colour)}
         <button
           type="button"
           class="dab"
@@ -68,19 +67,6 @@
     </div>
   {/if}
 </div>
-<div
-  {id}
-  popover
-  class="offer"
-  style:left="{spot.left}px"
-  style:top="{spot.top}px"
-  onbeforetoggle={() => (spot = besideOpener(well, 404, 400))}
-  ontoggle={(e) => (open = e.newState === 'open')}
->
-  {#if open}
-    <ColourPanel {bench} {label} {value} {show} keep={choose} {words} />
-  {/if}
-</div>
 
 <style>
   .well {
@@ -89,7 +75,7 @@
     height: 28px;
     flex: none;
     border: 1px solid var(--color-base-300);
-    border-radius: 3px;
+    border-radius: var(--radius-field);
     overflow: hidden;
     cursor: pointer;
   }

@@ -1,91 +1,111 @@
 <script lang="ts">
   /**
    * The whole colour control: the picture's own colours from dark to light first, the site's, recent ones, a field of
-   * all hues, numbers, transparency, and a colour off a screen. The core reads every notation.
+   * all hues, numbers, transparency, and a colour off a screen. The core reads every notation; one question to it is
+   * under way at a time, and of those that come meanwhile only the newest is asked.
    */
+  import { onMount } from 'svelte';
   import * as client from '../api/client';
-  import { Refused } from '../api/client';
+  import { Refused } from '../api/answer';
   import type { Colour, Problem } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
+  import { useBench } from '../state/context';
+  import { Latest } from '../state/latest';
+  import Field from './Field.svelte';
+  import { numberIn } from './numbers';
+  import { pull, type Spot } from './pull';
   import Strength from './Strength.svelte';
 
   type Props = {
-    bench: Bench;
     label: string;
     value: string;
     show: (colour: string) => void;
     keep: (colour: string) => Promise<Problem | null>;
     words?: string | null;
   };
-  let { bench, label, value, show, keep, words = null }: Props = $props();
+  let { label, value, show, keep, words = null }: Props = $props();
+  const { doc, edits, selection, findings, eyedropper } = useBench();
 
   const LIGHTS = [0.18, 0.28, 0.38, 0.48, 0.58, 0.68, 0.78, 0.87, 0.95];
+  const asking = new Latest();
   let read = $state.raw<Colour | null>(null);
   let own = $state.raw<Colour[]>([]);
   let problem = $state('');
+  /** Where the field of hues is being pulled. */
+  let pulled = $state.raw<[number, number] | null>(null);
   const alpha = $derived(read?.alpha ?? 1);
   const worst = $derived.by(() => {
-    const mine = bench.readings.filter((r) => r.block === words && r.ratio !== null);
+    const mine = findings.readings.filter((r) => r.block === words && r.ratio !== null);
     return mine.toSorted((a, b) => (a.ratio ?? 0) / a.required - (b.ratio ?? 0) / b.required)[0];
   });
 
   $effect(() => {
-    client
-      .colour(value)
-      .then((found) => (read = found))
-      .catch(() => {});
+    const wanted = value;
+    if (read?.hex === wanted) return;
+    asking.run(async () => {
+      read = await client.colour(wanted).catch(() => read);
+    });
   });
 
-  $effect(() => {
-    const area = bench.area?.id;
+  onMount(() => {
+    const area = selection.area?.id;
     if (!area) return;
     client
-      .pictureColours({ ...bench.asked, patch: [], area })
+      .pictureColours({ ...selection.asked, patch: [], area })
       .then((found) => Promise.all(found.slice(0, 5).map(client.colour)))
       .then((found) => (own = found))
       .catch(() => {});
   });
 
-  async function take(text: string): Promise<void> {
+  /** Have a notation read, and show or keep what it comes to. */
+  function take(text: string, then: (colour: string) => unknown): void {
     problem = '';
-    try {
-      const found = await client.colour(text);
-      await keep(found.hex);
-    } catch (error) {
-      if (error instanceof Refused) problem = error.problem.message;
-    }
+    asking.run(async () => {
+      try {
+        read = await client.colour(text);
+        await then(read.hex);
+      } catch (error) {
+        if (error instanceof Refused) problem = error.problem.message;
+      }
+    });
   }
 
   /** `oklch()` with the present transparency. */
   const oklch = (light: number, chroma: number, hue: number) =>
     `oklch(${light.toFixed(4)} ${chroma.toFixed(4)} ${hue.toFixed(1)} / ${alpha})`;
+  const held = (v: number) => Math.min(1, Math.max(0, v));
+  const at = ({ x, y }: Spot) => {
+    pulled = [held(x), held(y)];
+    return oklch(1 - held(y), Math.max(0.09, read?.oklch[1] ?? 0), held(x) * 360);
+  };
 
-  function pick(event: MouseEvent & { currentTarget: HTMLElement }): void {
-    const box = event.currentTarget.getBoundingClientRect();
-    const hue = ((event.clientX - box.left) / box.width) * 360;
-    const light = 1 - (event.clientY - box.top) / box.height;
-    void take(oklch(light, Math.max(0.09, read?.oklch[1] ?? 0), hue));
-  }
+  const field = pull({
+    move: (spot) => take(at(spot), show),
+    end: (spot) => {
+      take(at(spot), keep);
+      pulled = null;
+    },
+    cancel: () => {
+      pulled = null;
+      edits.forget();
+    },
+    nudge: (right, down) => {
+      if (!read) return;
+      const [light, chroma, hue] = read.oklch;
+      take(oklch(held(light - down * 0.01), Math.max(0.02, chroma), (hue + right * 3 + 360) % 360), keep);
+    },
+  });
 
-  function step(event: KeyboardEvent): void {
-    const moves: Record<string, [number, number]> = {
-      ArrowLeft: [-3, 0],
-      ArrowRight: [3, 0],
-      ArrowUp: [0, 0.01],
-      ArrowDown: [0, -0.01],
-    };
-    const by = moves[event.key];
-    if (!by || !read) return;
-    event.preventDefault();
-    const [light, chroma, hue] = read.oklch;
-    void take(oklch(Math.min(1, Math.max(0, light + by[1])), Math.max(0.02, chroma), hue + by[0]));
-  }
-
-  function typed(kind: 'hsl' | 'oklch', at: number, text: string): void {
-    const next = Number.parseFloat(text.replace(',', '.'));
-    if (!read || !Number.isFinite(next)) return;
-    const [a, b, c] = read[kind].map((v, n) => (n === at ? next : v)) as [number, number, number];
-    void take(kind === 'hsl' ? `hsl(${a} ${b}% ${c}% / ${alpha})` : oklch(a, b, c));
+  async function typed(
+    kind: 'hsl' | 'oklch',
+    n: number,
+    text: string,
+    unit: string,
+  ): Promise<Problem | null> {
+    const next = numberIn(text, unit);
+    if (next === null || !read) return { kind: 'number', message: `"${text}" is no number.`, path: '$' };
+    const [a, b, c] = read[kind].map((v, m) => (m === n ? next : v)) as [number, number, number];
+    take(kind === 'hsl' ? `hsl(${a} ${b}% ${c}% / ${alpha})` : oklch(a, b, c), keep);
+    return null;
   }
 
   const faded = (part: number) => {
@@ -94,6 +114,7 @@
       .padStart(2, '0');
     return (read?.hex ?? '#000000').slice(0, 7) + (part < 1 ? digits : '');
   };
+  const mark = $derived(pulled ?? (read ? [read.oklch[2] / 360, 1 - read.oklch[0]] : null));
   const NUMBERS = [
     { kind: 'hsl', names: ['hue', 'saturation', 'lightness'], units: ['°', '%', '%'] },
     { kind: 'oklch', names: ['lightness', 'chroma', 'hue'], units: ['', '', '°'] },
@@ -112,7 +133,7 @@
             class="tint"
             style:background={text}
             aria-label="{label}: a tone of {colour.hex}, lightness {Math.round(light * 100)} %"
-            onclick={() => void take(text)}
+            onclick={() => take(text, keep)}
           ></button>
         {/each}
       {/each}
@@ -127,37 +148,37 @@
     aria-valuetext="hue {Math.round(read?.oklch[2] ?? 0)}°, lightness {Math.round(
       (read?.oklch[0] ?? 0) * 100,
     )} %"
-    onclick={pick}
-    onkeydown={step}
+    {@attach field}
   >
-    {#if read}
-      <span class="mark" style:left="{(read.oklch[2] / 360) * 100}%" style:top="{(1 - read.oklch[0]) * 100}%"
-      ></span>
+    {#if mark}
+      <span class="mark" style:left="{(mark[0] ?? 0) * 100}%" style:top="{(mark[1] ?? 0) * 100}%"></span>
     {/if}
   </div>
   <div class="flex gap-1">
-    {#each [...(bench.site?.palette ?? []), ...bench.eyedropper.recent] as colour, n (n)}
+    {#each [...doc.palette, ...eyedropper.recent] as colour, n (n)}
       <button
         type="button"
         class="dab"
         style:background={colour}
         aria-label="{label}: {colour}"
-        title="{colour}{n < (bench.site?.palette?.length ?? 0) ? ', of the site' : ', just used'}"
-        onclick={() => void take(colour)}
+        title="{colour}{n < doc.palette.length ? ', of the site' : ', just used'}"
+        onclick={() => take(colour, keep)}
       ></button>
     {/each}
   </div>
   <div class="grid grid-cols-2 gap-x-4 gap-y-1">
     {#each NUMBERS as { kind, names, units } (kind)}
       <div class="flex items-center gap-1" role="group" aria-label={kind.toUpperCase()}>
-        <span class="muted w-[44px] text-[12px]">{kind.toUpperCase()}</span>
+        <span class="muted w-[44px] text-small">{kind.toUpperCase()}</span>
         {#each names as name, n (name)}
-          <input
-            class="field num"
-            aria-label="{kind} {name}"
-            title={name}
+          <Field
+            label="{kind} {name}"
+            hideLabel
+            width="46px"
+            align="right"
+            note={name}
             value={`${Math.round((read?.[kind][n] ?? 0) * 1000) / 1000}${units[n]}`}
-            onchange={(e) => typed(kind, n, e.currentTarget.value)}
+            keep={(text) => typed(kind, n, text, units[n] ?? '')}
           />
         {/each}
       </div>
@@ -168,26 +189,26 @@
     value={alpha}
     ink={faded(1)}
     show={(part) => show(faded(part))}
-    keep={(part) => void keep(faded(part))}
+    keep={(part) => keep(faded(part))}
   />
   <div class="flex items-center gap-3">
     <button
       type="button"
       class="btn btn-outline h-[28px] min-h-0 px-2"
-      onclick={() => bench.eyedropper.ask((colour) => void keep(colour))}>Take it off a screen</button
+      onclick={() => eyedropper.ask((colour) => void keep(colour))}>Take it off a screen</button
     >
     {#if worst}
       <span class={worst.meets ? 'text-success' : 'text-warning'}>
         <b>{worst.shown}</b> of {worst.required}{worst.meets ? ', can be read' : ', short'}
       </span>
-      <span class="muted truncate text-[12px]">{worst.name}</span>
+      <span class="muted truncate text-small">{worst.name}</span>
     {/if}
   </div>
-  {#if bench.eyedropper.taker}
+  {#if eyedropper.taker}
     <p role="status">Press on a spot of a screen; Esc leaves it.</p>
-  {:else if bench.eyedropper.seen}
+  {:else if eyedropper.seen}
     <p class="muted">
-      {bench.eyedropper.seen.colour} there is made of {bench.eyedropper.seen.layers.join(', ')}.
+      {eyedropper.seen.colour} there is made of {eyedropper.seen.layers.join(', ')}.
     </p>
   {/if}
   {#if read?.fitted}<p class="muted">It was brought into what screens can show.</p>{/if}
@@ -199,8 +220,7 @@
     display: flex;
     flex-direction: column;
     gap: 7px;
-    width: 380px;
-    font-size: 12.5px;
+    font-size: var(--text-small);
   }
   .tint {
     height: 20px;
@@ -231,11 +251,5 @@
     height: 24px;
     border: 1px solid var(--color-neutral);
     cursor: pointer;
-  }
-  .num {
-    width: 43px;
-    padding: 2px 3px;
-    font-size: 12px;
-    text-align: right;
   }
 </style>

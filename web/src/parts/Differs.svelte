@@ -1,18 +1,19 @@
 <script lang="ts">
   /** The marks of the screens on which a setting differs; a click makes it the same everywhere. */
-  import type { Bench } from '../bench/bench.svelte';
-  import { differing } from '../bench/exceptions';
+  import { differing } from '../state/screens';
+  import { useBench } from '../state/context';
 
-  type Props = { bench: Bench; item: { id: string; screens?: Record<string, object> }; fields: string[] };
-  let { bench, item, fields }: Props = $props();
+  type Props = { item: { id: string; screens?: Record<string, object> }; fields: string[] };
+  let { item, fields }: Props = $props();
+  const { doc, edits, selection } = useBench();
 
   const marks = $derived(
-    differing(item, fields).map((id) => bench.screens.find((s) => s.id === id)?.name ?? id),
+    differing(item, fields).map((id) => doc.screens.find((s) => s.id === id)?.name ?? id),
   );
 
   async function putBack(): Promise<void> {
     for (const field of fields)
-      await bench.edit({ kind: 'same-everywhere', page: bench.page?.id ?? '', item: item.id, field });
+      await edits.edit({ kind: 'same-everywhere', page: selection.page?.id ?? '', item: item.id, field });
   }
 </script>
 
@@ -26,7 +27,7 @@
   .mark {
     min-height: 22px;
     padding: 0 6px;
-    font-size: 12px;
+    font-size: var(--text-small);
     font-weight: 600;
     color: var(--color-primary);
     border-left: 3px solid var(--color-primary);

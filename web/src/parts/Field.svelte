@@ -1,5 +1,13 @@
 <script lang="ts">
+  /**
+   * A value that is typed. It shows while it is typed, is kept on Enter or on leaving, and is left with Escape. With
+   * `nudge` the arrow keys change it: tenfold with Shift, a tenth with Alt; the wheel too, while it has the focus.
+   */
   import type { Problem } from '../api/types';
+  import { useBench } from '../state/context';
+  import { Hand } from '../state/hand.svelte';
+  import { arrow } from './pull';
+  import Refusal from './Refusal.svelte';
 
   type Props = {
     label: string;
@@ -7,11 +15,16 @@
     keep: (text: string) => Promise<Problem | null>;
     show?: (text: string) => void;
     nudge?: (text: string, by: number) => string;
+    /** What typed text comes to, for example a sum; by default itself. */
+    read?: (text: string) => string;
     width?: string;
     hideLabel?: boolean;
     note?: string;
     maxlength?: number;
     placeholder?: string;
+    align?: 'left' | 'right';
+    /** The name that screen readers tell, where it is another than what is to be seen. */
+    name?: string;
   };
   let {
     label,
@@ -19,104 +32,90 @@
     keep,
     show,
     nudge,
+    read = (text) => text,
     width = '100%',
     hideLabel = false,
     note = '',
     maxlength = 200,
     placeholder,
+    align = 'left',
+    name,
   }: Props = $props();
 
-  const WIDTH = 360;
-  const HEIGHT = 96;
-  let typed = $state<string | null>(null);
-  let problem = $state<string | null>(null);
-  let timer: ReturnType<typeof setTimeout> | undefined;
   const id = $props.id();
-  let box = $state<HTMLElement>();
-  let spot = $state({ left: 0, top: 0 });
-  const shown = $derived(typed ?? value);
+  const { edits } = useBench();
+  const hand = new Hand<string>(edits);
+  let input = $state<HTMLInputElement>();
+  const shown = $derived(hand.value ?? value);
+  const way = {
+    show: (text: string) => show?.(read(text.trim())),
+    keep: (text: string) => {
+      const said = text.trim();
+      // empty goes back to what was there, where a number stands
+      if (said === '' && nudge) {
+        edits.forget();
+        return;
+      }
+      return keep(read(said));
+    },
+  };
 
-  async function settle(): Promise<void> {
-    clearTimeout(timer);
-    if (typed === null) return;
-    const text = typed.trim();
-    const refused = await keep(text);
-    const place = box?.getBoundingClientRect();
-    if (refused && place)
-      spot = {
-        left: Math.min(place.left, window.innerWidth - WIDTH - 16),
-        top: Math.min(place.bottom + 3, window.innerHeight - HEIGHT),
-      };
-    problem = refused ? refused.message : null;
-    if (!refused) typed = null;
+  function typed(text: string): void {
+    hand.show(text, way);
   }
 
-  function input(event: Event & { currentTarget: HTMLInputElement }): void {
-    typed = event.currentTarget.value;
-    problem = null;
-    show?.(typed.trim());
+  function step(by: number): void {
+    if (nudge) hand.nudge(nudge(read(shown), by), way);
   }
 
   function key(event: KeyboardEvent): void {
-    if (event.key === 'Enter') void settle();
-    if (event.key === 'Escape' && typed !== null) {
-      typed = null;
-      problem = null;
-      show?.(value);
+    if (event.key === 'Enter') void hand.settle();
+    if (event.key === 'Escape' && (hand.busy || hand.problem)) {
+      hand.drop();
+      event.preventDefault();
       event.stopPropagation();
     }
-    if (nudge && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
-      event.preventDefault();
-      typed = nudge(shown, (event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1));
-      show?.(typed);
-      clearTimeout(timer);
-      timer = setTimeout(() => void settle(), 450);
-    }
+    const by = nudge ? arrow(event) : null;
+    if (!by || by[1] === 0) return;
+    event.preventDefault();
+    step(-by[1]);
   }
+
+  function wheel(event: WheelEvent): void {
+    if (!nudge || document.activeElement !== input) return;
+    event.preventDefault();
+    step((event.deltaY < 0 ? 1 : -1) * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1));
+  }
+
+  $effect(() => {
+    // the wheel scrolls, unless the field has the focus; so it has to be listened to actively
+    const node = input;
+    node?.addEventListener('wheel', wheel, { passive: false });
+    return () => node?.removeEventListener('wheel', wheel);
+  });
 </script>
 
-<div class="min-w-0" style:width bind:this={box}>
-  <label for={id} class={hideLabel ? 'sr-only' : 'muted block pb-0.5 text-[12px]'}>{label}</label>
+<div class="min-w-0" style:width>
+  <label for={id} class={hideLabel ? 'sr-only' : 'muted block pb-0.5 text-small'}>{name ?? label}</label>
   <input
     {id}
     {maxlength}
     {placeholder}
+    bind:this={input}
     class="field w-full"
+    class:text-right={align === 'right'}
     type="text"
     autocomplete="off"
     spellcheck="false"
     value={shown}
-    aria-invalid={problem !== null}
-    aria-describedby={problem ? `${id}-problem` : undefined}
+    aria-invalid={hand.problem !== null}
+    aria-describedby={hand.problem ? `${id}-problem` : undefined}
     title={note || undefined}
-    oninput={input}
+    oninput={(e) => typed(e.currentTarget.value)}
     onkeydown={key}
-    onblur={() => void settle()}
+    onblur={() => void hand.settle()}
   />
-  {#if problem}
-    <p
-      id="{id}-problem"
-      role="alert"
-      class="problem"
-      style:left="{spot.left}px"
-      style:top="{spot.top}px"
-      style:width="{WIDTH}px"
-    >
-      {problem} What was there stays: {value}.
-    </p>
+  {#if hand.problem}
+    <Refusal id="{id}-problem" anchor={input} text="{hand.problem} What was there stays: {value}." />
   {/if}
 </div>
-
-<style>
-  .problem {
-    position: fixed;
-    z-index: 30;
-    background: var(--color-base-100);
-    border: 1px solid var(--color-error);
-    border-left-width: 4px;
-    color: var(--color-error);
-    padding: 4px 8px;
-    font-size: 12.5px;
-    border-radius: 3px;
-  }
-</style>

@@ -1,7 +1,8 @@
 <script lang="ts">
-  /** A number with its unit: typed, or nudged with the arrow keys. What is no number is refused, and what was stays. */
+  /** A number with its unit. Sums like 2*18 are worked out; what is no number or out of range is refused in words. */
   import type { Problem } from '../api/types';
   import Field from './Field.svelte';
+  import { numberIn, withUnit } from './numbers';
 
   type Props = {
     label: string;
@@ -12,41 +13,42 @@
     step?: number;
     hideLabel?: boolean;
     width?: string;
-    show: (value: number) => void;
-    keep: (value: number) => Promise<Problem | null>;
+    align?: 'left' | 'right';
+    name?: string;
+    show?: (value: number) => void;
+    keep: (value: number) => Promise<Problem | null> | void;
   };
-  let {
-    label,
-    value,
-    unit,
-    least,
-    most,
-    step = 1,
-    hideLabel = false,
-    width = '100%',
-    show,
-    keep,
-  }: Props = $props();
+  let { label, value, unit, least, most, step = 1, show, keep, ...rest }: Props = $props();
 
-  const read = (text: string) => Number.parseFloat(text.replace(',', '.'));
-  const said = (number: number) =>
-    `${Math.round(number * 100) / 100}${unit === '°' ? '' : ' '}${unit}`.trim();
-  const held = (number: number) => Math.min(most, Math.max(least, Math.round(number * 100) / 100));
+  const within = (number: number | null): number is number =>
+    number !== null && number >= least && number <= most;
+  const range = $derived(`${least} to ${most}${unit ? ` ${unit}` : ''}`);
 
   async function settle(text: string): Promise<Problem | null> {
-    const number = read(text);
-    if (Number.isFinite(number)) return keep(held(number));
-    return { kind: 'number', message: `${label} is a number from ${least} to ${most}.`, path: '$' };
+    const number = numberIn(text, unit);
+    if (within(number)) return (await keep(number)) ?? null;
+    const message =
+      number === null
+        ? `${label} is a number from ${range}; "${text}" is none.`
+        : `${label} goes from ${range}; ${text} is beyond that.`;
+    return { kind: 'number', message, path: '$' };
+  }
+
+  function nudged(text: string, by: number): string {
+    const next = (numberIn(text, unit) ?? value) + by * step;
+    return withUnit(Math.min(most, Math.max(least, next)), unit);
   }
 </script>
 
 <Field
   {label}
-  {hideLabel}
-  {width}
-  value={said(value)}
-  note="{label}: {least} to {most} {unit}"
-  nudge={(text, by) => said(held((Number.isFinite(read(text)) ? read(text) : value) + by * step))}
-  show={(text) => Number.isFinite(read(text)) && show(held(read(text)))}
+  {...rest}
+  value={withUnit(value, unit)}
+  note="{label}: {range}"
+  nudge={nudged}
+  show={(text) => {
+    const number = numberIn(text, unit);
+    if (within(number)) show?.(number);
+  }}
   keep={settle}
 />

@@ -1,23 +1,24 @@
 <script lang="ts">
   /** For which screens the settings below are made. */
-  import type { Bench } from '../bench/bench.svelte';
+  import { useBench } from '../state/context';
 
-  let { bench, differs = [] }: { bench: Bench; differs?: string[] } = $props();
+  let { differs = [] }: { differs?: string[] } = $props();
+  const { doc, selection } = useBench();
   const name = $props.id();
-  const options = $derived([{ id: null, name: 'every screen' }, ...bench.screens]);
+  const options = $derived([{ id: null, name: 'every screen' }, ...doc.screens]);
 </script>
 
 <fieldset class="flex min-w-0 items-center gap-2">
   <legend class="sr-only">Settings for</legend>
-  <span class="muted text-[12.5px]" aria-hidden="true">for</span>
+  <span class="muted text-small" aria-hidden="true">for</span>
   {#each options as option (option.id)}
-    <label class="option text-[12.5px]">
+    <label class="option text-small">
       <input
         type="radio"
         {name}
         class="sr-only"
-        checked={bench.scope === option.id}
-        onchange={() => (bench.scope = option.id)}
+        checked={selection.scope === option.id}
+        onchange={() => selection.scopeTo(option.id)}
       />
       <span>{option.name}</span>
       {#if option.id && differs.includes(option.id)}

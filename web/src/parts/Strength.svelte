@@ -1,5 +1,9 @@
 <script lang="ts">
   /** An opacity from 0 to 100 % on a track that is the layer itself, from nothing to full; a tick where words can be read. */
+  import type { Problem } from '../api/types';
+  import NumberField from './NumberField.svelte';
+  import Track from './Track.svelte';
+
   type Props = {
     label: string;
     value: number;
@@ -7,47 +11,16 @@
     ink: string;
     tick?: number | null;
     show: (value: number) => void;
-    keep: (value: number) => void;
+    keep: (value: number) => Promise<Problem | null> | void;
   };
   let { label, value, ink, tick = null, show, keep }: Props = $props();
 
   const id = $props.id();
-  let pulled = $state<number | null>(null);
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  const shown = $derived(pulled ?? Math.round(value * 100));
-
-  function pull(event: Event & { currentTarget: HTMLInputElement }): void {
-    pulled = Number(event.currentTarget.value);
-    show(pulled / 100);
-  }
-
-  function settle(): void {
-    clearTimeout(timer);
-    if (pulled === null) return;
-    const next = pulled / 100;
-    pulled = null;
-    keep(next);
-  }
-
-  function key(event: KeyboardEvent & { currentTarget: HTMLInputElement }): void {
-    const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
-    if (!by) return;
-    event.preventDefault();
-    pulled = Math.min(100, Math.max(0, shown + by * (event.shiftKey ? 10 : 1)));
-    show(pulled / 100);
-    clearTimeout(timer);
-    timer = setTimeout(settle, 450);
-  }
-
-  function typed(event: Event & { currentTarget: HTMLInputElement }): void {
-    const next = Number.parseFloat(event.currentTarget.value);
-    if (Number.isFinite(next)) keep(Math.min(100, Math.max(0, next)) / 100);
-    else event.currentTarget.value = `${shown} %`;
-  }
+  const enough = $derived(tick !== null && value >= tick ? ', every word can be read' : '');
 </script>
 
 <div class="flex items-center gap-2">
-  <label for={id} class="muted w-[68px] shrink-0 text-[13px]">{label}</label>
+  <label for={id} class="muted w-[68px] shrink-0 text-small">{label}</label>
   <div class="track chequered">
     <div class="ink" style:background={ink}></div>
     {#if tick !== null}
@@ -57,19 +30,20 @@
         title="From {Math.round(tick * 100)} % every word can be read"
       ></div>
     {/if}
-    <input
-      {id}
-      type="range"
-      min="0"
-      max="100"
-      value={shown}
-      aria-valuetext="{shown} %{tick !== null && shown / 100 >= tick ? ', every word can be read' : ''}"
-      oninput={pull}
-      onchange={settle}
-      onkeydown={key}
-    />
+    <Track {id} {value} said={enough} {show} {keep} />
   </div>
-  <input class="field w-[58px] text-right" aria-label="{label} in %" value="{shown} %" onchange={typed} />
+  <NumberField
+    label="{label} in %"
+    hideLabel
+    align="right"
+    width="62px"
+    value={Math.round(value * 100)}
+    unit="%"
+    least={0}
+    most={100}
+    show={(percent) => show(percent / 100)}
+    keep={(percent) => keep(percent / 100)}
+  />
 </div>
 
 <style>
@@ -94,7 +68,7 @@
     outline: 1px solid var(--color-base-100);
     pointer-events: none;
   }
-  input[type='range'] {
+  .track :global(input[type='range']) {
     position: absolute;
     inset: -4px -6px;
     width: calc(100% + 12px);
@@ -103,19 +77,19 @@
     background: transparent;
     cursor: ew-resize;
   }
-  input[type='range']::-webkit-slider-thumb {
+  .track :global(input[type='range']::-webkit-slider-thumb) {
     appearance: none;
     width: 12px;
     height: 28px;
     background: var(--color-base-100);
     border: 2.5px solid var(--color-base-content);
-    border-radius: 3px;
+    border-radius: var(--radius-field);
   }
-  input[type='range']::-moz-range-thumb {
+  .track :global(input[type='range']::-moz-range-thumb) {
     width: 8px;
     height: 24px;
     background: var(--color-base-100);
     border: 2.5px solid var(--color-base-content);
-    border-radius: 3px;
+    border-radius: var(--radius-field);
   }
 </style>

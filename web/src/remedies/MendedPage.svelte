@@ -1,9 +1,10 @@
 <script lang="ts">
   /** The whole page mended: before and after, what was done for which words; kept as one step, or left. */
   import type { Mended } from '../api/types';
-  import type { Ways } from './ways.svelte';
+  import { useBench } from '../state/context';
 
-  let { ways, mended }: { ways: Ways; mended: Mended } = $props();
+  let { mended }: { mended: Mended } = $props();
+  const { ways } = useBench();
 </script>
 
 <div class="flex min-h-0 flex-1 gap-5 pb-2.5">
@@ -25,7 +26,7 @@
         Nothing was found for {mended.left.map((words) => `'${words}'`).join(', ')}.
       {/if}
     </p>
-    <ul class="min-h-0 overflow-y-auto text-[12.5px]">
+    <ul class="min-h-0 overflow-y-auto text-small">
       {#each mended.done as { words, sentence, kept } (words)}
         <li class="py-0.5"><b>{words}</b>: {sentence} <span class="muted">Keeps {kept} %.</span></li>
       {/each}
@@ -58,6 +59,6 @@
     object-position: left top;
   }
   figcaption {
-    font-size: 12.5px;
+    font-size: var(--text-small);
   }
 </style>

@@ -2,9 +2,10 @@
   /** One way out: the worst spot before and after, what changes, what it brings and what it keeps. */
   import type { Remedy } from '../api/types';
   import Verdict from '../parts/Verdict.svelte';
-  import type { Ways } from './ways.svelte';
+  import { useBench } from '../state/context';
 
-  let { ways, remedy }: { ways: Ways; remedy: Remedy } = $props();
+  let { remedy }: { remedy: Remedy } = $props();
+  const { ways } = useBench();
 </script>
 
 <article
@@ -17,7 +18,7 @@
 >
   <div class="flex items-baseline justify-between gap-2">
     <h3 class="truncate font-semibold">{remedy.title}</h3>
-    <span class="muted text-[12.5px] whitespace-nowrap" title="How much of the picture stays as it is now"
+    <span class="muted text-small whitespace-nowrap" title="How much of the picture stays as it is now"
       >keeps {remedy.kept} %</span
     >
   </div>
@@ -30,7 +31,7 @@
   <div class="mt-auto flex items-center gap-1.5">
     <Verdict meets={remedy.meets} />
     <b class={remedy.meets ? 'text-success' : 'text-warning'}>{remedy.shown}</b>
-    <span class="muted truncate text-[12.5px]" title="The worst reading afterwards">
+    <span class="muted truncate text-small" title="The worst reading afterwards">
       of {remedy.required}, {remedy.situation}</span
     >
     <button
@@ -74,7 +75,7 @@
     -webkit-line-clamp: 3;
     line-clamp: 3;
     overflow: hidden;
-    font-size: 12.5px;
+    font-size: var(--text-small);
     line-height: 1.35;
   }
 </style>

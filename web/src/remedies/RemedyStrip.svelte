@@ -2,13 +2,14 @@
   /** Ways out for words that fall short, in the place of the build-up: the screens stay in sight. */
   import { untrack } from 'svelte';
   import type { Block } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
-  import { keepBlock } from '../settings/block';
+  import { put } from '../state/target';
   import MendedPage from './MendedPage.svelte';
   import RemedyCard from './RemedyCard.svelte';
-  import type { Ways } from './ways.svelte';
+  import { useBench } from '../state/context';
 
-  let { bench, ways }: { bench: Bench; ways: Ways } = $props();
+  /** How high it is at least, px. */
+  let { least }: { least: number } = $props();
+  const { doc, edits, selection, ways } = useBench();
 
   const LOCKS = [
     { lock: 'colour', name: 'colour', note: 'The words keep their colour' },
@@ -17,7 +18,7 @@
   ] as const;
   const block = $derived(ways.block);
   const keep = $derived(block?.keep ?? []);
-  const revision = $derived(bench.state?.revision);
+  const revision = $derived(doc.state?.revision);
   const id = $derived(block?.id);
   /** Other words that fall short as well. */
   const next = $derived(ways.words.find((b) => b.id !== id && ways.isShort(b.id)));
@@ -37,16 +38,16 @@
   function turn(of: Block, lock: (typeof LOCKS)[number]['lock']): void {
     const on = !keep.includes(lock);
     const next = on ? [...keep, lock] : keep.filter((k) => k !== lock);
-    void keepBlock(bench, of, 'keep', next, `${on ? 'Leave' : 'Free'} the ${lock} of ${said(of)}`);
+    void edits.keep(
+      put(selection.blockTarget(of.id), { keep: next }),
+      `${on ? 'Leave' : 'Free'} the ${lock} of ${said(of)}`,
+    );
   }
 </script>
 
-<section
-  aria-labelledby="ways-out"
-  class="flex h-[296px] shrink-0 flex-col gap-1.5 border-t border-base-300 bg-base-100 px-6 pt-2.5"
->
-  <div class="flex items-center gap-4 whitespace-nowrap">
-    <h2 id="ways-out" class="display-face text-[16px]">Ways out</h2>
+<section aria-labelledby="ways-out" class="ways" style:min-height="{least}px">
+  <div class="flex flex-wrap items-center gap-x-4 whitespace-nowrap">
+    <h2 id="ways-out" class="display-face text-title">Ways out</h2>
     <label class="muted">
       for
       <select
@@ -62,7 +63,7 @@
     </label>
     {#if block}
       {@const of = block}
-      <fieldset class="muted flex items-center gap-3 text-[12.5px]">
+      <fieldset class="muted flex items-center gap-3 text-small">
         <legend class="float-left pr-1">Leave alone its</legend>
         {#each LOCKS as { lock, name, note } (lock)}
           <label class="flex cursor-pointer items-center gap-1" title={note}>
@@ -90,7 +91,7 @@
     </div>
   </div>
   {#if ways.mended}
-    <MendedPage {ways} mended={ways.mended} />
+    <MendedPage mended={ways.mended} />
   {:else if ways.doing !== null}
     <p class="muted" role="status">Mending {ways.doing ? `'${ways.doing}'` : 'the page'} …</p>
   {:else}
@@ -118,7 +119,7 @@
     {#if ways.plight?.short}
       <ol class="cards" onpointerenter={() => ways.rest(true)} onpointerleave={() => ways.rest(false)}>
         {#each ways.found as remedy (`${remedy.remedy} ${remedy.sentence}`)}
-          <li><RemedyCard {ways} {remedy} /></li>
+          <li><RemedyCard {remedy} /></li>
         {/each}
         {#if looking}
           <li class="muted w-[180px] self-center">Looking for more …</li>
@@ -134,6 +135,17 @@
 </section>
 
 <style>
+  .ways {
+    display: flex;
+    flex: 1;
+    flex-direction: column;
+    gap: 6px;
+    min-width: 0;
+    padding: 8px 24px 0;
+    overflow: auto;
+    border-top: 1px solid var(--color-base-300);
+    background: var(--color-base-100);
+  }
   .words {
     max-width: 280px;
     min-height: 28px;

@@ -1,25 +1,28 @@
 <script lang="ts">
   /** Coordinated colours tried on the whole site, beside the present ones; taken on, changed, or left. */
   import * as client from '../api/client';
-  import type { Operation, SchemeCard, SchemeTried } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
+  import type { Operation, SchemeCard, SchemeTried, Site } from '../api/types';
   import ColourField from '../parts/ColourField.svelte';
   import NumberField from '../parts/NumberField.svelte';
   import TryFrame from './TryFrame.svelte';
+  import { useBench } from '../state/context';
+  import { given } from '../state/target';
 
-  let { bench, toBench }: { bench: Bench; toBench: () => void } = $props();
+  const { doc, edits, notices, place, selection } = useBench();
 
   let cards = $state.raw<SchemeCard[]>([]);
   let which = $state<string | null>(null);
   let turn = $state(0);
   let strength = $state(1);
   let tried = $state.raw<SchemeTried | null>(null);
+  /** The site it was tried on. */
+  let of: Site | undefined;
   let colour = $state('#2f6f8f');
   let chosenPage = $state<string | null>(null);
-  const page = $derived(chosenPage ?? bench.page?.id ?? 'home');
+  const page = $derived(chosenPage ?? selection.page?.id ?? 'home');
   let told = $state('');
-  const revision = $derived(bench.state?.revision ?? 0);
-  const screen = $derived(bench.screens.toSorted((a, b) => b.width - a.width)[0]);
+  const revision = $derived(doc.state?.revision ?? 0);
+  const screen = $derived(doc.screens.toSorted((a, b) => b.width - a.width)[0]);
   const patch = $derived<Operation[]>((tried?.patch ?? []) as Operation[]);
 
   $effect(() => {
@@ -27,7 +30,7 @@
     client
       .schemes()
       .then((found) => (cards = found))
-      .catch((error: unknown) => bench.tell(error));
+      .catch((error: unknown) => notices.tell(error));
   });
 
   $effect(() => {
@@ -39,9 +42,11 @@
     client
       .scheme(revision, asked, turn, strength)
       .then((found) => {
-        if (which === asked) tried = found;
+        if (which !== asked || revision !== doc.revision) return;
+        tried = found;
+        of = doc.state?.document;
       })
-      .catch((error: unknown) => bench.tell(error));
+      .catch((error: unknown) => notices.tell(error));
   });
 
   $effect(() => {
@@ -51,7 +56,7 @@
     const timer = setTimeout(() => {
       client
         .readings(asked)
-        .then(({ readings }) => {
+        .then((readings) => {
           const short = new Set(readings.filter((r) => !r.meets).map((r) => r.block));
           told =
             short.size === 0
@@ -70,16 +75,16 @@
   }
 
   async function accept(): Promise<void> {
-    if (!tried || (await bench.keep(patch, `Scheme ${tried.name}`))) return;
+    if (!tried || (await edits.keep(given(patch, of), `Scheme ${tried.name}`))) return;
     which = null;
-    toBench();
+    place.go('bench');
   }
 </script>
 
 <main class="grid min-h-0 flex-1 grid-cols-[292px_minmax(0,1fr)] gap-6 px-6 py-3">
   <section class="flex min-h-0 flex-col gap-2 overflow-y-auto" aria-label="Schemes">
-    <h2 class="display-face text-[18px]">Schemes</h2>
-    <p class="muted text-[12.5px]">
+    <h2 class="display-face text-head">Schemes</h2>
+    <p class="muted text-small">
       Each moves every colour of the site to its own hues; how light a colour is stays, so that what can be
       read stays so. Pictures stay as they are.
     </p>
@@ -95,7 +100,6 @@
     </div>
     <p class="muted">From one colour</p>
     <ColourField
-      {bench}
       tight
       label="Around"
       value={colour}
@@ -111,7 +115,7 @@
     >
     <p class="muted">From a picture</p>
     <div class="flex flex-wrap gap-1">
-      {#each bench.site?.assets ?? [] as asset (asset.id)}
+      {#each doc.site?.assets ?? [] as asset (asset.id)}
         <button
           type="button"
           class="thumb"
@@ -132,7 +136,7 @@
         value={page}
         onchange={(e) => (chosenPage = e.currentTarget.value)}
       >
-        {#each bench.site?.pages ?? [] as one (one.id)}<option value={one.id}>{one.title}</option>{/each}
+        {#each doc.site?.pages ?? [] as one (one.id)}<option value={one.id}>{one.title}</option>{/each}
       </select>
       {#if tried}
         <div class="w-[76px]">
@@ -178,8 +182,8 @@
     </div>
     {#if screen}
       <div class="flex min-h-0 flex-1 gap-5">
-        <TryFrame {bench} {page} {screen} patch={[]} title="As it is" />
-        {#if tried}<TryFrame {bench} {page} {screen} {patch} title="In {tried.name}" />{/if}
+        <TryFrame {page} {screen} patch={[]} title="As it is" />
+        {#if tried}<TryFrame {page} {screen} {patch} title="In {tried.name}" />{/if}
       </div>
     {/if}
   </section>

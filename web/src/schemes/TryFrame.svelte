@@ -2,11 +2,12 @@
   /** A page of the site as it is, or with something tried on it, at a screen's true width. */
   import * as client from '../api/client';
   import type { Operation, Screen } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
   import { apply } from '../bench/frame';
+  import { useBench } from '../state/context';
 
-  type Props = { bench: Bench; page: string; screen: Screen; patch: Operation[]; title: string };
-  let { bench, page, screen, patch, title }: Props = $props();
+  type Props = { page: string; screen: Screen; patch: Operation[]; title: string };
+  let { page, screen, patch, title }: Props = $props();
+  const { doc, notices } = useBench();
 
   let width = $state(0);
   let height = $state(0);
@@ -14,7 +15,7 @@
   const scale = $derived(width / screen.width);
 
   $effect(() => {
-    const revision = bench.state?.revision;
+    const revision = doc.state?.revision;
     if (!inner || revision === undefined) return;
     const target = inner;
     const asked = { revision, patch, page };
@@ -22,7 +23,7 @@
       client
         .live(asked)
         .then((live) => apply(target, live))
-        .catch((error: unknown) => bench.tell(error));
+        .catch((error: unknown) => notices.tell(error));
     }, 40);
     return () => clearTimeout(timer);
   });

@@ -1,14 +1,16 @@
 <script lang="ts">
   /** A band's height, spaces and columns, for all screens or for one. While a space is changed, the screens show it. */
-  import type { Band, Operation } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
-  import { on, setting } from '../bench/exceptions';
+  import type { Band } from '../api/types';
+  import { on } from '../state/screens';
   import Choice from '../parts/Choice.svelte';
   import Differs from '../parts/Differs.svelte';
   import Field from '../parts/Field.svelte';
-  import { nudgeLength } from '../parts/lengths';
+  import LengthField from '../parts/LengthField.svelte';
+  import { editorOf, type Values } from '../state/editor';
+  import { useBench } from '../state/context';
 
-  let { bench, band }: { bench: Bench; band: Band } = $props();
+  let { band }: { band: Band } = $props();
+  const { edits, selection, sight } = useBench();
 
   const STANDS = [
     { value: 'start', name: 'at the top' },
@@ -20,9 +22,10 @@
     { value: 'stack', name: 'stacked' },
   ] as const;
 
-  const own = $derived(on(band, bench.scope));
-  const set = (values: Record<string, unknown>): Operation[] =>
-    setting(bench.bandPath, band, values, bench.scope);
+  const own = $derived(on(band, selection.scope));
+  const to = editorOf((chosen) => chosen.bandTarget);
+  const show = (values: Values) => to.show(values, selection.scope);
+  const keep = (values: Values, label: string) => to.keep(values, label, selection.scope);
   const height = $derived(own.height ?? {});
   const padding = $derived(own.padding ?? {});
   const proportion = (text: string): number | null => {
@@ -37,68 +40,60 @@
 <div
   class="grid grid-cols-4 gap-2"
   role="presentation"
-  onfocusin={() => (bench.spaces = true)}
-  onfocusout={() => (bench.spaces = false)}
+  onfocusin={() => (sight.spaces = true)}
+  onfocusout={() => (sight.spaces = false)}
 >
-  <Field
+  <LengthField
     label="Least height"
     value={height.min ?? '0px'}
-    nudge={nudgeLength}
     note="px, vh, vw, rem or clamp(least, wanted, most); its words may make it higher"
-    show={(text) => bench.show(set({ height: { ...height, min: text } }))}
-    keep={(text) => bench.keep(set({ height: { ...height, min: text } }), `Least height ${text}`)}
+    show={(text) => show({ height: { ...height, min: text } })}
+    keep={(text) => keep({ height: { ...height, min: text } }, `Least height ${text}`)}
   />
   <Field
     label="Width : height"
     value={said}
     note="a proportion like 16:9 or 2.4, or none"
-    show={(text) => bench.show(set({ height: { ...height, proportion: proportion(text) } }))}
-    keep={(text) =>
-      bench.keep(set({ height: { ...height, proportion: proportion(text) } }), `Proportion ${text}`)}
+    show={(text) => show({ height: { ...height, proportion: proportion(text) } })}
+    keep={(text) => keep({ height: { ...height, proportion: proportion(text) } }, `Proportion ${text}`)}
   />
-  <Field
+  <LengthField
     label="Above, below"
     value={padding.block ?? '48px'}
-    nudge={nudgeLength}
     note="inner space above and below the words: the backdrop shows in it"
-    show={(text) => bench.show(set({ padding: { ...padding, block: text } }))}
-    keep={(text) =>
-      bench.keep(set({ padding: { ...padding, block: text } }), `Space above and below ${text}`)}
+    show={(text) => show({ padding: { ...padding, block: text } })}
+    keep={(text) => keep({ padding: { ...padding, block: text } }, `Space above and below ${text}`)}
   />
-  <Field
+  <LengthField
     label="Beside"
     value={padding.inline ?? '6vw'}
-    nudge={nudgeLength}
     note="inner space beside the words: the backdrop shows in it"
-    show={(text) => bench.show(set({ padding: { ...padding, inline: text } }))}
-    keep={(text) => bench.keep(set({ padding: { ...padding, inline: text } }), `Space beside ${text}`)}
+    show={(text) => show({ padding: { ...padding, inline: text } })}
+    keep={(text) => keep({ padding: { ...padding, inline: text } }, `Space beside ${text}`)}
   />
-  <Field
+  <LengthField
     label="Outer space"
     value={band.space ?? '0px'}
-    nudge={nudgeLength}
     note="outer space above and below the band: its backdrop does not show there"
-    show={(text) => bench.show(setting(bench.bandPath, band, { space: text }, null))}
-    keep={(text) => bench.keep(setting(bench.bandPath, band, { space: text }, null), `Outer space ${text}`)}
+    show={(text) => to.show({ space: text })}
+    keep={(text) => to.keep({ space: text }, `Outer space ${text}`)}
   />
-  <Field
+  <LengthField
     label="Words' width"
     value={band.content?.width ?? '1120px'}
-    nudge={nudgeLength}
     note="how wide the columns together are at most"
-    show={(text) => bench.show([{ op: 'add', path: `${bench.bandPath}/content/width`, value: text }])}
-    keep={(text) =>
-      bench.keep([{ op: 'add', path: `${bench.bandPath}/content/width`, value: text }], `Words ${text} wide`)}
+    show={(text) => to.show({ 'content/width': text })}
+    keep={(text) => to.keep({ 'content/width': text }, `Words ${text} wide`)}
   />
   <label class="min-w-0">
-    <span class="muted block pb-0.5 text-[12px]">Columns</span>
+    <span class="muted block pb-0.5 text-small">Columns</span>
     <select
       class="field w-full"
       value={band.columns?.length ?? 0}
       onchange={(e) =>
-        void bench.edit({
+        void edits.edit({
           kind: 'set-columns',
-          page: bench.page?.id ?? '',
+          page: selection.page?.id ?? '',
           band: band.id,
           count: Number(e.currentTarget.value),
         })}
@@ -113,8 +108,8 @@
       class="h-4 w-4"
       checked={!hidden}
       onchange={(e) =>
-        void bench.keep(
-          set({ visible: e.currentTarget.checked }),
+        void keep(
+          { visible: e.currentTarget.checked },
           `${e.currentTarget.checked ? 'Show' : 'Hide'} ${band.name}`,
         )}
     />
@@ -126,19 +121,15 @@
     label="Words"
     value={band.content?.stand ?? 'start'}
     options={STANDS}
-    choose={(stand) =>
-      void bench.keep(
-        [{ op: 'add', path: `${bench.bandPath}/content/stand`, value: stand }],
-        `Words ${stand}`,
-      )}
+    choose={(stand) => void to.keep({ 'content/stand': stand }, `Words ${stand}`)}
   />
   {#if (band.columns?.length ?? 0) > 1}
     <Choice
       label="Columns"
       value={own.layout === 'auto' || !own.layout ? 'row' : own.layout}
       options={LAYOUTS}
-      choose={(layout) => void bench.keep(set({ layout }), `Columns ${layout}`)}
+      choose={(layout) => void keep({ layout }, `Columns ${layout}`)}
     />
   {/if}
-  <Differs {bench} item={band} fields={['height', 'padding', 'layout', 'visible']} />
+  <Differs item={band} fields={['height', 'padding', 'layout', 'visible']} />
 </div>

@@ -1,9 +1,9 @@
 <script lang="ts">
   /** Which block of the area is being set; adding, moving, removing them. */
   import type { Block, Edit } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
+  import { useBench } from '../state/context';
 
-  let { bench }: { bench: Bench } = $props();
+  const { edits, selection } = useBench();
 
   const NAMES = {
     heading: 'Heading',
@@ -14,10 +14,10 @@
     picture: 'Picture',
     space: 'Space',
   };
-  const page = $derived(bench.page?.id ?? '');
+  const page = $derived(selection.page?.id ?? '');
   const column = $derived(
-    bench.areas.find((a) => a.kind === 'column' && a.blocks.some((b) => b.id === bench.block?.id)) ??
-      bench.areas.find((a) => a.kind === 'column' && a.band?.id === bench.band?.id),
+    selection.areas.find((a) => a.kind === 'column' && a.blocks.some((b) => b.id === selection.block?.id)) ??
+      selection.areas.find((a) => a.kind === 'column' && a.band?.id === selection.band?.id),
   );
   const said = (block: Block) =>
     block.kind === 'menu' || block.kind === 'picture' || block.kind === 'space'
@@ -25,16 +25,17 @@
       : block.wording?.split('\n')[0] || 'no words yet';
 
   function run(edit: Edit): void {
-    void bench.edit(edit, (chosen) => {
-      bench.blockId = chosen;
-      bench.chooseCard('words');
+    void edits.edit(edit, (chosen) => {
+      selection.blockId = chosen;
+      selection.chooseCard('words');
     });
   }
 
   function add(event: Event & { currentTarget: HTMLSelectElement }): void {
     const block = event.currentTarget.value as keyof typeof NAMES;
     event.currentTarget.value = '';
-    if (column) run({ kind: 'add-block', page, column: column.id, block, after: bench.block?.id ?? null });
+    if (column)
+      run({ kind: 'add-block', page, column: column.id, block, after: selection.block?.id ?? null });
   }
 </script>
 
@@ -42,13 +43,13 @@
   <select
     class="field min-w-0 flex-1 font-semibold"
     aria-label="Block of words"
-    value={bench.block?.id}
-    onchange={(e) => (bench.blockId = e.currentTarget.value)}
+    value={selection.block?.id}
+    onchange={(e) => selection.chooseBlock(e.currentTarget.value)}
   >
-    {#each bench.blocks as one (one.id)}<option value={one.id}>{said(one)}</option>{/each}
+    {#each selection.blocks as one (one.id)}<option value={one.id}>{said(one)}</option>{/each}
   </select>
-  {#if bench.block}
-    {@const block = bench.block.id}
+  {#if selection.block}
+    {@const block = selection.block.id}
     <span class="flex shrink-0">
       <button
         type="button"

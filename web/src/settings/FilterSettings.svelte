@@ -1,11 +1,11 @@
 <script lang="ts">
   /** What is done to a picture before it is laid down. */
   import type { ImageLayer } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
-  import { keepLayer, showLayer } from '../layers/change';
+  import { layerEditor } from '../layers/change';
   import NumberField from '../parts/NumberField.svelte';
 
-  let { bench, layer }: { bench: Bench; layer: ImageLayer } = $props();
+  let { layer }: { layer: ImageLayer } = $props();
+  const to = layerEditor(() => layer);
 
   const PARTS = [
     { name: 'blur', label: 'Blur', unit: 'px', times: 1, plain: 0, most: 60 },
@@ -14,7 +14,7 @@
     { name: 'saturate', label: 'Colour', unit: '%', times: 100, plain: 1, most: 300 },
     { name: 'grayscale', label: 'Grey', unit: '%', times: 100, plain: 0, most: 100 },
   ] as const;
-  const wanted = (name: string, value: number) => ({ filter: { ...layer.filter, [name]: value } });
+  const wanted = (name: string, value: number) => ({ [`filter/${name}`]: value });
 </script>
 
 <div class="grid grid-cols-5 gap-2">
@@ -25,14 +25,9 @@
       least={0}
       {most}
       value={(layer.filter?.[name] ?? plain) * times}
-      show={(value) => showLayer(bench, layer, wanted(name, value / times))}
+      show={(value) => to.show(wanted(name, value / times))}
       keep={(value) =>
-        keepLayer(
-          bench,
-          layer,
-          wanted(name, value / times),
-          `${layer.name}: ${label.toLowerCase()} ${value} ${unit}`,
-        )}
+        to.keep(wanted(name, value / times), `${layer.name}: ${label.toLowerCase()} ${value} ${unit}`)}
     />
   {/each}
 </div>

@@ -1,6 +1,9 @@
 <script lang="ts">
   /** The whole picture with the spot that is to stay in sight; dragged, clicked or nudged with the arrow keys. */
-  import type { ScreenWindow } from '../api/types';
+  import type { Problem, ScreenWindow } from '../api/types';
+  import { pull } from '../parts/pull';
+  import { useBench } from '../state/context';
+  import { Hand } from '../state/hand.svelte';
 
   type Spot = [number, number];
   type Props = {
@@ -9,45 +12,27 @@
     value: Spot;
     windows?: ScreenWindow[];
     show: (spot: Spot) => void;
-    keep: (spot: Spot) => void;
+    keep: (spot: Spot) => Promise<Problem | null> | void;
   };
   let { picture, proportion, value, windows = [], show, keep }: Props = $props();
 
-  let pulled = $state.raw<Spot | null>(null);
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  const spot = $derived(pulled ?? value);
+  const hand = new Hand<Spot>(useBench().edits);
+  const spot = $derived(hand.value ?? value);
   const percent = (v: number) => Math.round(v * 100);
   const HEIGHT = 112;
   const width = $derived(Math.min(168, HEIGHT * proportion));
 
   const held = (v: number) => Math.round(Math.min(1, Math.max(0, v)) * 1000) / 1000;
-
-  function pull(event: PointerEvent & { currentTarget: HTMLElement }): void {
-    if (event.type === 'pointermove' && !event.currentTarget.hasPointerCapture(event.pointerId)) return;
-    if (event.type === 'pointerdown') event.currentTarget.setPointerCapture(event.pointerId);
-    const box = event.currentTarget.getBoundingClientRect();
-    pulled = [held((event.clientX - box.left) / box.width), held((event.clientY - box.top) / box.height)];
-    show(pulled);
-  }
-
-  function settle(): void {
-    clearTimeout(timer);
-    if (!pulled) return;
-    const next = pulled;
-    pulled = null;
-    keep(next);
-  }
-
-  function key(event: KeyboardEvent): void {
-    const by = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
-    if (!by) return;
-    event.preventDefault();
-    const step = event.shiftKey ? 0.1 : 0.01;
-    pulled = [held(spot[0] + (by[0] ?? 0) * step), held(spot[1] + (by[1] ?? 0) * step)];
-    show(pulled);
-    clearTimeout(timer);
-    timer = setTimeout(settle, 450);
-  }
+  const way = () => ({ show, keep });
+  const pulling = pull({
+    move: ({ x, y }) => hand.show([held(x), held(y)], way()),
+    end: ({ x, y }) => {
+      hand.show([held(x), held(y)], way());
+      void hand.settle();
+    },
+    cancel: () => hand.drop(),
+    nudge: (right, down) => hand.nudge([held(spot[0] + right / 100), held(spot[1] + down / 100)], way()),
+  });
 </script>
 
 <div
@@ -61,10 +46,7 @@
   style:width="{width}px"
   style:height="{width / proportion}px"
   style:background-image="url({picture})"
-  onpointerdown={pull}
-  onpointermove={pull}
-  onpointerup={settle}
-  onkeydown={key}
+  {@attach pulling}
 >
   {#each windows as { screen, name, window: [x, y, w, h] } (screen)}
     <span
@@ -85,7 +67,6 @@
     flex: none;
     background-size: 100% 100%;
     cursor: crosshair;
-    touch-action: none;
   }
   .window {
     position: absolute;

@@ -1,11 +1,12 @@
 <script lang="ts">
-  import type { ImageLayer, Operation } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
-  import { on, setting } from '../bench/exceptions';
+  import type { ImageLayer } from '../api/types';
+  import { on } from '../state/screens';
+  import { editorOf, type Values } from '../state/editor';
+  import { put } from '../state/target';
   import Choice from '../parts/Choice.svelte';
   import Differs from '../parts/Differs.svelte';
   import Field from '../parts/Field.svelte';
-  import { nudgeLength } from '../parts/lengths';
+  import LengthField from '../parts/LengthField.svelte';
   import LayerStrength from '../layers/LayerStrength.svelte';
   import FilterSettings from './FilterSettings.svelte';
   import FocalPad from './FocalPad.svelte';
@@ -13,8 +14,10 @@
   import PlaceSettings from './PlaceSettings.svelte';
   import TileSettings from './TileSettings.svelte';
   import UploadList from './UploadList.svelte';
+  import { useBench } from '../state/context';
 
-  let { bench, layer }: { bench: Bench; layer: ImageLayer } = $props();
+  let { layer }: { layer: ImageLayer } = $props();
+  const { doc, edits, findings, selection, uploads } = useBench();
 
   const SIZES = [
     { value: 'cover', name: 'Fill', note: 'cover: fills the area; what does not fit is cut off' },
@@ -28,12 +31,12 @@
     { value: 'own', name: 'Own', note: 'a width and a height of your own' },
   ] as const;
 
-  const asset = $derived(bench.site?.assets?.find((a) => a.id === layer.asset));
-  const path = $derived(bench.layerPath(layer.id));
-  const own = $derived(on(layer, bench.scope));
-  const framing = $derived(bench.framing?.layer === layer.id ? bench.framing : null);
-  const set = (values: Record<string, unknown>): Operation[] => setting(path, layer, values, bench.scope);
-  const keep = (values: Record<string, unknown>, label: string) => bench.keep(set(values), label);
+  const to = editorOf((chosen) => chosen.layerTarget(layer.id));
+  const asset = $derived(doc.site?.assets?.find((a) => a.id === layer.asset));
+  const own = $derived(on(layer, selection.scope));
+  const framing = $derived(findings.framing?.layer === layer.id ? findings.framing : null);
+  const show = (values: Values) => to.show(values, selection.scope);
+  const keep = (values: Values, label: string) => to.keep(values, label, selection.scope);
 
   function resize(size: ImageLayer['size']): void {
     const wide = size === 'own' && !own.width && !own.height ? { width: `${asset?.width ?? 300}px` } : {};
@@ -42,9 +45,8 @@
 
   /** What words in the picture say; it goes with the picture, wherever that is shown. */
   function letter(value: string | null) {
-    const at = bench.site?.assets?.findIndex((a) => a.id === layer.asset) ?? -1;
     const label = value === null ? 'The picture bears no lettering' : 'The picture bears lettering';
-    return bench.keep([{ op: 'add', path: `/assets/${at}/lettering`, value }], label);
+    return edits.keep(put({ list: 'assets', item: layer.asset }, { lettering: value }), label);
   }
 
   const side = (name: 'width' | 'height', text: string) => ({
@@ -60,12 +62,12 @@
         proportion={asset.width / asset.height}
         windows={framing?.screens ?? []}
         value={[own.focal?.[0] ?? 0.5, own.focal?.[1] ?? 0.5]}
-        show={(spot) => bench.show(set({ focal: spot, position: null }))}
-        keep={(spot) => void keep({ focal: spot, position: null }, `Focal point of ${layer.name}`)}
+        show={(spot) => show({ focal: spot, position: null })}
+        keep={(spot) => keep({ focal: spot, position: null }, `Focal point of ${layer.name}`)}
       />
-      <p class="muted text-[12px]">{asset.width} × {asset.height} px, {(asset.bytes / 1024).toFixed(0)} kB</p>
+      <p class="muted text-small">{asset.width} × {asset.height} px, {(asset.bytes / 1024).toFixed(0)} kB</p>
       <label
-        class="flex cursor-pointer items-center gap-1.5 text-[12px]"
+        class="flex cursor-pointer items-center gap-1.5 text-small"
         title="Words in the picture itself. They are not measured; say what they say for those who cannot see them."
       >
         <input
@@ -84,10 +86,10 @@
           type="button"
           class="quiet act self-start px-0"
           onclick={() =>
-            void bench.edit({
+            void edits.edit({
               kind: 'follow-advice',
-              page: bench.page?.id ?? '',
-              area: bench.area?.id ?? '',
+              page: selection.page?.id ?? '',
+              area: selection.area?.id ?? '',
               layer: layer.id,
             })}>Do that</button
         >
@@ -97,35 +99,34 @@
   <div class="flex min-w-0 flex-1 flex-col gap-1.5">
     <div class="flex items-center gap-2">
       <Choice label="Size" short value={own.size ?? 'cover'} options={SIZES} choose={resize} />
-      <Differs {bench} item={layer} fields={['size', 'width', 'height', 'crop']} />
+      <Differs item={layer} fields={['size', 'width', 'height', 'crop']} />
     </div>
     {#if own.size === 'own'}
       <div class="flex items-center gap-2 pl-[60px]">
         {#each ['width', 'height'] as const as name (name)}
-          <Field
+          <LengthField
             label={name === 'width' ? 'Own width' : 'Own height'}
             hideLabel
             value={own[name] ?? 'auto'}
-            nudge={nudgeLength}
             note="{name}: px, % of the area, vw, rem, or auto"
-            show={(text) => bench.show(set(side(name, text)))}
+            show={(text) => show(side(name, text))}
             keep={(text) => keep(side(name, text), `${layer.name}: ${name} ${text}`)}
           />
         {/each}
       </div>
     {/if}
-    <PlaceSettings {bench} {layer} {own} {set} {keep} />
-    <TileSettings {bench} {layer} />
-    <LayerStrength {bench} {layer} ink="#8a8378" />
-    <FilterSettings {bench} {layer} />
-    <PictureChooser {bench} {layer} />
+    <PlaceSettings {layer} {own} {show} {keep} />
+    <TileSettings {layer} />
+    <LayerStrength {layer} ink="#8a8378" />
+    <FilterSettings {layer} />
+    <PictureChooser {layer} />
   </div>
 </div>
-<UploadList uploads={bench.uploads} />
+<UploadList {uploads} />
 
 <style>
   .advice {
-    font-size: 12px;
+    font-size: var(--text-small);
     line-height: 1.3;
     padding-left: 8px;
     border-left: 3px solid var(--color-info);

@@ -1,35 +1,36 @@
 <script lang="ts">
   /** The letters themselves: spacing, capitals, italics, outline, shadow, what they become under the pointer. */
   import type { Block } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
   import ColourField from '../parts/ColourField.svelte';
-  import Field from '../parts/Field.svelte';
-  import { nudgeLength, nudgeSigned } from '../parts/lengths';
-  import { keepBlock, setBlock } from './block';
+  import LengthField from '../parts/LengthField.svelte';
+  import { editorOf, type Values } from '../state/editor';
+  import { useBench } from '../state/context';
 
-  let { bench, block }: { bench: Bench; block: Block } = $props();
+  let { block }: { block: Block } = $props();
+  const { doc, edits } = useBench();
 
   const lettering = $derived(block.lettering ?? {});
-  const font = $derived(bench.fonts.find((f) => f.family === lettering.font));
+  const font = $derived(doc.fonts.find((f) => f.family === lettering.font));
   const outline = $derived(lettering.outline);
   const shadow = $derived(lettering.shadow);
   const linked = $derived(block.kind === 'menu' || block.kind === 'button' || Boolean(block.link));
 
-  type Values = Record<string, unknown>;
-  const all = (values: Values) => ({ ...lettering, ...values });
-  const show = (values: Values) => bench.show(setBlock(bench, block, 'lettering', all(values)));
-  const keep = (values: Values, label: string) => keepBlock(bench, block, 'lettering', all(values), label);
+  const to = editorOf((chosen) => chosen.blockTarget(block.id));
+  const inLetters = (values: Values) =>
+    Object.fromEntries(Object.entries(values).map(([name, value]) => [`lettering/${name}`, value]));
+  const show = (values: Values) => to.show(inLetters(values));
+  const keep = (values: Values, label: string) => to.keep(inLetters(values), label);
   const light = (colour: string | undefined) => Number.parseInt((colour ?? '#ffffff').slice(1, 3), 16) > 128;
   const against = $derived(light(lettering.colour) ? '#000000' : '#ffffff');
 </script>
 
 <div class="flex flex-col gap-2">
   <div class="flex items-end gap-4">
-    <Field
+    <LengthField
       label="Spacing"
       width="84px"
       value={lettering.spacing ?? '0px'}
-      nudge={nudgeSigned}
+      signed
       note="between letters: px, em, rem"
       show={(spacing) => show({ spacing })}
       keep={(spacing) => keep({ spacing }, `Letters spaced by ${spacing}`)}
@@ -53,8 +54,7 @@
       <input
         type="checkbox"
         checked={block.heard ?? false}
-        onchange={(e) =>
-          void keepBlock(bench, block, 'heard', e.currentTarget.checked, 'For screen readers only')}
+        onchange={(e) => void to.keep({ heard: e.currentTarget.checked }, 'For screen readers only')}
       /> for screen readers only
     </label>
   </div>
@@ -73,17 +73,15 @@
       /> outline
     </label>
     {#if outline}
-      <Field
+      <LengthField
         label="Width of the outline"
         hideLabel
         width="66px"
         value={outline.width ?? '1px'}
-        nudge={nudgeLength}
         show={(width) => show({ outline: { ...outline, width } })}
         keep={(width) => keep({ outline: { ...outline, width } }, `Outline of ${width}`)}
       />
       <ColourField
-        {bench}
         tight
         label="in"
         words={block.id}
@@ -114,19 +112,18 @@
     </label>
     {#if shadow}
       {#each [['across', 'Across'], ['down', 'Down'], ['blur', 'Blur']] as const as [name, label] (name)}
-        <Field
+        <LengthField
           label="Shadow: {label.toLowerCase()}"
           hideLabel
           width="58px"
           value={shadow[name] ?? '0px'}
-          nudge={name === 'blur' ? nudgeLength : nudgeSigned}
+          signed={name !== 'blur'}
           note="{label}: px, em"
           show={(text) => show({ shadow: { ...shadow, [name]: text } })}
           keep={(text) => keep({ shadow: { ...shadow, [name]: text } }, `Shadow: ${name} ${text}`)}
         />
       {/each}
       <ColourField
-        {bench}
         tight
         label="in"
         value={shadow.colour ?? '#00000099'}
@@ -150,7 +147,6 @@
       </label>
       {#if lettering.over}
         <ColourField
-          {bench}
           label="Then in"
           tight
           words={block.id}

@@ -1,10 +1,10 @@
 <script lang="ts">
   /** Keeps the whole backdrop under a name, or puts a kept one here. */
-  import type { Bench } from '../bench/bench.svelte';
+  import { useBench } from '../state/context';
 
-  let { bench }: { bench: Bench } = $props();
-  const looks = $derived(bench.site?.looks ?? []);
-  const where = $derived({ page: bench.page?.id ?? '', area: bench.area?.id ?? '' });
+  const { doc, edits, selection } = useBench();
+  const looks = $derived(doc.site?.looks ?? []);
+  const where = $derived({ page: selection.page?.id ?? '', area: selection.area?.id ?? '' });
 </script>
 
 <span class="ml-auto flex shrink-0 items-center">
@@ -17,7 +17,7 @@
       onchange={(e) => {
         const look = e.currentTarget.value;
         e.currentTarget.value = '';
-        void bench.edit({ kind: 'lay-look', ...where, look }, (card) => bench.chooseCard(card));
+        void edits.edit({ kind: 'lay-look', ...where, look }, (card) => selection.chooseCard(card));
       }}
     >
       <option value="">Put a look here …</option>
@@ -27,9 +27,10 @@
   <button
     type="button"
     class="quiet"
-    disabled={bench.layers.length === 0}
+    disabled={selection.layers.length === 0}
     title="Keep this whole backdrop, to put it behind another area or page"
-    onclick={() => void bench.edit({ kind: 'save-look', ...where, name: `${bench.area?.name ?? 'A'} look` })}
+    onclick={() =>
+      void edits.edit({ kind: 'save-look', ...where, name: `${selection.area?.name ?? 'A'} look` })}
     >Save as a look</button
   >
 </span>

@@ -1,15 +1,15 @@
 <script lang="ts">
   /** The entries of a menu: words and where they lead. */
-  import type { Block, Operation } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
+  import type { Block } from '../api/types';
   import Field from '../parts/Field.svelte';
+  import { editorOf } from '../state/editor';
+  import { take } from '../state/target';
+  import { useBench } from '../state/context';
 
-  let { bench, block }: { bench: Bench; block: Block } = $props();
+  let { block }: { block: Block } = $props();
+  const { edits, selection } = useBench();
   const items = $derived(block.items ?? []);
-  const path = $derived(`${bench.blockPath(block.id)}/items`);
-  const set = (n: number, field: 'wording' | 'link', value: string): Operation[] => [
-    { op: 'add', path: `${path}/${n}/${field}`, value },
-  ];
+  const to = editorOf((chosen) => chosen.blockTarget(block.id));
 </script>
 
 <ul class="flex flex-col gap-1" aria-label="Entries of the menu">
@@ -19,21 +19,20 @@
         label="Entry {n + 1}"
         hideLabel
         value={item.wording}
-        show={(text) => text && bench.show(set(n, 'wording', text))}
-        keep={(text) => bench.keep(set(n, 'wording', text), `Entry ${text}`)}
+        show={(text) => text && to.show({ [`items/${n}/wording`]: text })}
+        keep={(text) => to.keep({ [`items/${n}/wording`]: text }, `Entry ${text}`)}
       />
       <Field
         label="Link of entry {n + 1}"
         hideLabel
         value={item.link ?? '#'}
-        keep={(text) => bench.keep(set(n, 'link', text), `Link to ${text}`)}
+        keep={(text) => to.keep({ [`items/${n}/link`]: text }, `Link to ${text}`)}
       />
       <button
         type="button"
         class="quiet"
         aria-label="Remove {item.wording}"
-        onclick={() => void bench.keep([{ op: 'remove', path: `${path}/${n}` }], `Remove ${item.wording}`)}
-        >×</button
+        onclick={() => void edits.keep(take(to.target, `/items/${n}`), `Remove ${item.wording}`)}>×</button
       >
     </li>
   {/each}
@@ -41,9 +40,6 @@
 <button
   type="button"
   class="quiet act self-start"
-  onclick={() =>
-    void bench.keep(
-      [{ op: 'add', path: `${path}/-`, value: { wording: 'New entry', link: '#' } }],
-      'Add an entry',
-    )}>Add an entry</button
+  onclick={() => void to.keep({ 'items/-': { wording: 'New entry', link: '#' } }, 'Add an entry')}
+  >Add an entry</button
 >

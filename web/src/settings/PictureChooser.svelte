@@ -1,26 +1,27 @@
 <script lang="ts">
   /** The site's pictures, one click each, and the way in for a new one. */
   import type { Asset, ImageLayer } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
+  import { useBench } from '../state/context';
 
-  let { bench, layer = null }: { bench: Bench; layer?: ImageLayer | null } = $props();
+  let { layer = null }: { layer?: ImageLayer | null } = $props();
+  const { doc, uploads } = useBench();
 
   const MOST = 9;
   const assets = $derived.by(() => {
-    const all = bench.site?.assets ?? [];
+    const all = doc.site?.assets ?? [];
     const own = all.filter((a) => a.id === layer?.asset);
     return [...own, ...all.filter((a) => a.id !== layer?.asset).toReversed()].slice(0, MOST);
   });
-  const more = $derived((bench.site?.assets?.length ?? 0) - assets.length);
+  const more = $derived((doc.site?.assets?.length ?? 0) - assets.length);
 
   function choose(asset: Asset): void {
-    if (asset.id !== layer?.asset) void bench.uploads.lay(asset, layer);
+    if (asset.id !== layer?.asset) void uploads.lay(asset, layer);
   }
 
   function bring(event: Event & { currentTarget: HTMLInputElement }): void {
     const files = [...(event.currentTarget.files ?? [])];
     event.currentTarget.value = '';
-    void bench.uploads.bring(files, true);
+    void uploads.bring(files, true);
   }
 </script>
 
@@ -36,7 +37,7 @@
       onclick={() => choose(asset)}
     ></button>
   {/each}
-  {#if more > 0}<span class="muted self-center text-[12.5px]">{more} more on the shelf</span>{/if}
+  {#if more > 0}<span class="muted self-center text-small">{more} more on the shelf</span>{/if}
   <label class="bring">
     Bring a picture
     <input

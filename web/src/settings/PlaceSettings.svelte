@@ -1,20 +1,20 @@
 <script lang="ts">
   /** Where the picture lies: by its focal point, at one of nine places, or at offsets from edges. */
-  import type { ImageLayer, Operation } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
+  import type { ImageLayer, Problem } from '../api/types';
   import Anchors from '../parts/Anchors.svelte';
   import Differs from '../parts/Differs.svelte';
-  import Field from '../parts/Field.svelte';
-  import { nudgeSigned } from '../parts/lengths';
+  import type { Values } from '../state/editor';
+  import LengthField from '../parts/LengthField.svelte';
+  import { useBench } from '../state/context';
 
   type Props = {
-    bench: Bench;
     layer: ImageLayer;
     own: ImageLayer;
-    set: (values: Record<string, unknown>) => Operation[];
-    keep: (values: Record<string, unknown>, label: string) => Promise<unknown>;
+    show: (values: Values) => void;
+    keep: (values: Values, label: string) => Promise<Problem | null>;
   };
-  let { bench, layer, own, set, keep }: Props = $props();
+  let { layer, own, show, keep }: Props = $props();
+  const { edits } = useBench();
 
   type Position = NonNullable<ImageLayer['position']>;
   const place = $derived<Position | null>(own.position ?? null);
@@ -38,11 +38,11 @@
   });
   const changed = (part: Partial<Position>): Position => ({ ...(place ?? at(0.5, 0.5)), ...part });
   const move = (part: Partial<Position>, label: string) =>
-    bench.keep(set({ position: changed(part) }), `${layer.name}: ${label}`);
+    keep({ position: changed(part) }, `${layer.name}: ${label}`);
 </script>
 
 <div class="flex flex-wrap items-center gap-x-2">
-  <span class="muted w-[52px] shrink-0 text-[13px]">Place</span>
+  <span class="muted w-[52px] shrink-0 text-small">Place</span>
   <Anchors
     value={anchor}
     choose={([x, y]) => void keep({ position: at(x, y) }, `${layer.name} at ${x * 100} % ${y * 100} %`)}
@@ -50,7 +50,7 @@
   {#if place}
     <div class="grid min-w-0 flex-1 grid-cols-[78px_minmax(0,1fr)] gap-1">
       <select
-        class="field text-[12.5px]"
+        class="field text-small"
         aria-label="From which side"
         value={place.side}
         onchange={(e) =>
@@ -58,41 +58,41 @@
       >
         <option value="left">left</option><option value="right">right</option>
       </select>
-      <Field
+      <LengthField
         label="Offset from the side"
         hideLabel
         value={place.across ?? '50%'}
-        nudge={nudgeSigned}
-        show={(text) => bench.show(set({ position: changed({ across: text }) }))}
+        signed
+        show={(text) => show({ position: changed({ across: text }) })}
         keep={(text) => move({ across: text }, text)}
       />
       <select
-        class="field text-[12.5px]"
+        class="field text-small"
         aria-label="From which end"
         value={place.end}
         onchange={(e) => void move({ end: e.currentTarget.value as Position['end'] }, e.currentTarget.value)}
       >
         <option value="top">top</option><option value="bottom">bottom</option>
       </select>
-      <Field
+      <LengthField
         label="Offset from the end"
         hideLabel
         value={place.down ?? '50%'}
-        nudge={nudgeSigned}
-        show={(text) => bench.show(set({ position: changed({ down: text }) }))}
+        signed
+        show={(text) => show({ position: changed({ down: text }) })}
         keep={(text) => move({ down: text }, text)}
       />
     </div>
   {:else}
-    <span class="muted text-[12.5px]">by its focal point</span>
+    <span class="muted text-small">by its focal point</span>
   {/if}
   {#if place}
     <button
       type="button"
-      class="quiet act ml-[52px] text-[13px]"
+      class="quiet act ml-[52px] text-small"
       onclick={() => void keep({ position: null }, `${layer.name} by its focal point`)}
       >Place it by its focal point</button
     >
   {/if}
-  <Differs {bench} item={layer} fields={['focal', 'position']} />
+  <Differs item={layer} fields={['focal', 'position']} />
 </div>

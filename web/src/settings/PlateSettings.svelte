@@ -1,18 +1,19 @@
 <script lang="ts">
   /** A plate's frame: corners, key line, shadow, inner and outer space. */
   import type { Block, Plate } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
   import ColourField from '../parts/ColourField.svelte';
-  import Field from '../parts/Field.svelte';
-  import { nudgeLength } from '../parts/lengths';
-  import { keepBlock, setBlock } from './block';
+  import LengthField from '../parts/LengthField.svelte';
+  import { editorOf, type Values } from '../state/editor';
+  import { useBench } from '../state/context';
 
-  let { bench, block, plate }: { bench: Bench; block: Block; plate: Plate } = $props();
+  let { block, plate }: { block: Block; plate: Plate } = $props();
+  const { edits } = useBench();
 
-  type Values = Partial<Plate>;
-  const show = (values: Values) => bench.show(setBlock(bench, block, 'plate', { ...plate, ...values }));
-  const keep = (values: Values, label: string) =>
-    keepBlock(bench, block, 'plate', { ...plate, ...values }, `Plate: ${label}`);
+  const to = editorOf((chosen) => chosen.blockTarget(block.id));
+  const inPlate = (values: Values) =>
+    Object.fromEntries(Object.entries(values).map(([name, value]) => [`plate/${name}`, value]));
+  const show = (values: Values) => to.show(inPlate(values));
+  const keep = (values: Values, label: string) => to.keep(inPlate(values), `Plate: ${label}`);
   const SPACES = [
     ['padding', 'block', 'Inside, above'],
     ['padding', 'inline', 'Inside, beside'],
@@ -25,19 +26,17 @@
 </script>
 
 <div class="grid grid-cols-5 gap-2">
-  <Field
+  <LengthField
     label="Corners"
     value={plate.radius ?? '0px'}
-    nudge={nudgeLength}
     note="corner radius: px, em, rem"
     show={(radius) => show({ radius })}
     keep={(radius) => keep({ radius }, `corners of ${radius}`)}
   />
   {#each SPACES as [which, name, label] (label)}
-    <Field
+    <LengthField
       {label}
       value={plate[which]?.[name] ?? '0px'}
-      nudge={nudgeLength}
       note="px, em, % of the column"
       show={(text) => show(side(which, name, text))}
       keep={(text) => keep(side(which, name, text), `${label.toLowerCase()} ${text}`)}
@@ -55,17 +54,15 @@
   </label>
   {#if plate.line}
     {@const line = plate.line}
-    <Field
+    <LengthField
       label="Width of the key line"
       hideLabel
       width="58px"
       value={line.width ?? '1px'}
-      nudge={nudgeLength}
       show={(width) => show({ line: { ...line, width } })}
       keep={(width) => keep({ line: { ...line, width } }, `key line of ${width}`)}
     />
     <ColourField
-      {bench}
       tight
       label="in"
       value={line.colour ?? '#ffffff'}
@@ -90,17 +87,15 @@
   </label>
   {#if plate.shadow}
     {@const shadow = plate.shadow}
-    <Field
+    <LengthField
       label="Blur of the shadow"
       hideLabel
       width="58px"
       value={shadow.blur ?? '8px'}
-      nudge={nudgeLength}
       show={(blur) => show({ shadow: { ...shadow, blur } })}
       keep={(blur) => keep({ shadow: { ...shadow, blur } }, `shadow blurred by ${blur}`)}
     />
     <ColourField
-      {bench}
       tight
       label="in"
       value={shadow.colour ?? '#00000066'}

@@ -14,7 +14,7 @@
       {there && overlay.opacity !== null
         ? 'This is the least with which every word here can be read on every screen.'
         : overlay.sentence}
-      {#if overlay.beyond}<span class="muted text-[12.5px]">{overlay.beyond}</span>{/if}
+      {#if overlay.beyond}<span class="muted text-small">{overlay.beyond}</span>{/if}
     </p>
     {#if !there}
       <button

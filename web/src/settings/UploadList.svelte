@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Uploads } from '../bench/uploads.svelte';
+  import type { Uploads } from '../state/uploads.svelte';
 
   let { uploads }: { uploads: Uploads } = $props();
 </script>
@@ -11,7 +11,7 @@
       <button type="button" class="quiet act" onclick={() => uploads.dismiss(upload.id)}>Close</button>
     </div>
   {:else}
-    <div class="flex items-center gap-2 text-[13px]">
+    <div class="flex items-center gap-2 text-small">
       <span class="min-w-0 flex-1 truncate">{upload.name}</span>
       <progress
         class="progress progress-primary w-20"
@@ -35,7 +35,7 @@
     padding-left: 8px;
     border-left: 4px solid var(--color-error);
     color: var(--color-error);
-    font-size: 13px;
+    font-size: var(--text-small);
     line-height: 1.3;
   }
 </style>

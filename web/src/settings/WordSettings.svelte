@@ -1,20 +1,18 @@
 <script lang="ts">
   /** A block of words: what it says and how it is set, its letters, its plate, its place. */
-  import type { Bench } from '../bench/bench.svelte';
-  import Field from '../parts/Field.svelte';
-  import { nudgeLength } from '../parts/lengths';
+  import SpaceSettings from './SpaceSettings.svelte';
   import LetterSettings from './LetterSettings.svelte';
   import PictureBlock from './PictureBlock.svelte';
   import PlateTab from './PlateTab.svelte';
   import WordPlace from './WordPlace.svelte';
   import WordText from './WordText.svelte';
-  import { setBlock } from './block';
+  import { useBench } from '../state/context';
 
-  let { bench }: { bench: Bench } = $props();
+  const { edits, selection } = useBench();
 
   const TABS = { words: 'Words', letters: 'Letters', plate: 'Plate', place: 'Place' } as const;
   let tab = $state<keyof typeof TABS>('words');
-  const block = $derived(bench.block);
+  const block = $derived(selection.block);
   const marks = $derived({
     words: false,
     letters: Boolean(
@@ -26,16 +24,9 @@
 </script>
 
 {#if block && block.kind === 'space'}
-  {@const of = block}
-  <Field
-    label="Height"
-    value={of.height ?? '32px'}
-    nudge={nudgeLength}
-    show={(text) => bench.show(setBlock(bench, of, 'height', text))}
-    keep={(text) => bench.keep(setBlock(bench, of, 'height', text), `Space of ${text}`)}
-  />
+  {#key block.id}<SpaceSettings {block} />{/key}
 {:else if block && block.kind === 'picture'}
-  {#key block.id}<PictureBlock {bench} {block} />{/key}
+  {#key block.id}<PictureBlock {block} />{/key}
 {:else if block?.lettering}
   <div class="flex gap-1 pb-1" role="tablist" aria-label="Settings of the words">
     {#each Object.entries(TABS) as [id, name] (id)}
@@ -51,10 +42,10 @@
     {/each}
   </div>
   {#key `${block.id}/${tab}`}
-    {#if tab === 'words'}<WordText {bench} {block} />
-    {:else if tab === 'letters'}<LetterSettings {bench} {block} />
-    {:else if tab === 'plate'}<PlateTab {bench} {block} />
-    {:else}<WordPlace {bench} {block} />{/if}
+    {#if tab === 'words'}<WordText {block} />
+    {:else if tab === 'letters'}<LetterSettings {block} />
+    {:else if tab === 'plate'}<PlateTab {block} />
+    {:else}<WordPlace {block} />{/if}
   {/key}
 {:else}
   <p class="muted pt-2">There are no words here yet. Add a heading or a text above.</p>

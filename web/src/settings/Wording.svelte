@@ -1,6 +1,8 @@
 <script lang="ts">
   /** What a block says. Typing shows at once; leaving the field or a pause keeps it. */
   import type { Problem } from '../api/types';
+  import { useBench } from '../state/context';
+  import { Hand } from '../state/hand.svelte';
 
   type Props = {
     value: string;
@@ -9,26 +11,15 @@
   };
   let { value, show, keep }: Props = $props();
 
-  let typed = $state<string | null>(null);
-  let problem = $state<string | null>(null);
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const hand = new Hand<string>(useBench().edits);
   const id = $props.id();
+  const way = () => ({ show, keep });
 
-  async function settle(leaving: boolean): Promise<void> {
-    clearTimeout(timer);
-    if (typed === null) return;
-    const text = typed;
-    const refused = await keep(text);
-    problem = refused?.message ?? null;
-    if (!refused && leaving && typed === text) typed = null;
-  }
-
-  function input(event: Event & { currentTarget: HTMLTextAreaElement }): void {
-    typed = event.currentTarget.value;
-    problem = null;
-    show(typed);
-    clearTimeout(timer);
-    timer = setTimeout(() => void settle(false), 900);
+  function key(event: KeyboardEvent): void {
+    if (event.key !== 'Escape' || !hand.busy) return;
+    event.preventDefault();
+    event.stopPropagation();
+    hand.drop();
   }
 </script>
 
@@ -38,14 +29,15 @@
     {id}
     class="field w-full resize-none leading-snug"
     rows="2"
-    value={typed ?? value}
-    aria-invalid={problem !== null}
-    aria-describedby={problem ? `${id}-problem` : undefined}
-    oninput={input}
-    onblur={() => void settle(true)}></textarea>
-  {#if problem}
-    <p id="{id}-problem" role="alert" class="text-[12.5px] text-error">
-      {problem} What was kept before is on the screens.
+    value={hand.value ?? value}
+    aria-invalid={hand.problem !== null}
+    aria-describedby={hand.problem ? `${id}-problem` : undefined}
+    oninput={(e) => hand.nudge(e.currentTarget.value, way(), 900)}
+    onkeydown={key}
+    onblur={() => void hand.settle()}></textarea>
+  {#if hand.problem}
+    <p id="{id}-problem" role="alert" class="text-small text-error">
+      {hand.problem} What was kept before is on the screens.
     </p>
   {/if}
 </div>

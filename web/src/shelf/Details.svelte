@@ -1,31 +1,30 @@
 <script lang="ts">
   /** One picture: its facts, where it is used, and what can be done with it. */
   import type { Picture } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
   import { weight } from './filter';
   import TileBench from './TileBench.svelte';
+  import { useBench } from '../state/context';
 
   type Props = {
-    bench: Bench;
     picture: Picture | null;
     all: Picture[];
-    toBench: () => void;
     choose: (asset: string) => void;
   };
-  let { bench, picture, all, toBench, choose }: Props = $props();
+  let { picture, all, choose }: Props = $props();
+  const { doc, edits, place, selection, uploads } = useBench();
 
   let other = $state('');
-  const asset = $derived(bench.site?.assets?.find((a) => a.id === picture?.asset));
+  const asset = $derived(doc.site?.assets?.find((a) => a.id === picture?.asset));
   const others = $derived(all.filter((p) => p.asset !== picture?.asset));
 
   async function show(): Promise<void> {
     if (!asset) return;
-    if (!(await bench.uploads.lay(asset, null))) toBench();
+    if (!(await uploads.lay(asset, null))) place.go('bench');
   }
 
   async function replace(): Promise<void> {
     if (picture && other)
-      await bench.edit({ kind: 'replace-picture', old: picture.asset, new: other }, choose);
+      await edits.edit({ kind: 'replace-picture', old: picture.asset, new: other }, choose);
     other = '';
   }
 </script>
@@ -33,7 +32,7 @@
 <section aria-label="The chosen picture" class="flex min-h-0 flex-col gap-3 overflow-y-auto pb-3">
   {#if picture && asset}
     <div>
-      <h3 class="display-face text-[16px] [overflow-wrap:anywhere]">{picture.name}</h3>
+      <h3 class="display-face text-title [overflow-wrap:anywhere]">{picture.name}</h3>
       <p>
         {picture.width} × {picture.height} px, {weight(picture.bytes)}, {picture.type.toUpperCase()},
         {picture.orientation}, {picture.mood}
@@ -45,25 +44,25 @@
         </p>
       {/if}
       {#if picture.note}<p class="note">{picture.note}</p>{/if}
-      {#if picture.credit}<p class="muted text-[13px]">Credit: {picture.credit}</p>{/if}
+      {#if picture.credit}<p class="muted text-small">Credit: {picture.credit}</p>{/if}
     </div>
     <ul class="flex flex-wrap gap-2" aria-label="Main colours">
       {#each picture.colours as c (c.colour)}
-        <li class="flex items-center gap-1 text-[12.5px]" title={c.name}>
+        <li class="flex items-center gap-1 text-small" title={c.name}>
           <span class="swatch" style:background={c.colour}></span>{c.colour}
           <span class="muted">{Math.round(c.share * 100)} %</span>
         </li>
       {/each}
     </ul>
     <button type="button" class="btn btn-primary h-[32px] min-h-0 self-start" onclick={() => void show()}
-      >Show it behind {bench.area?.name ?? 'the words'}</button
+      >Show it behind {selection.area?.name ?? 'the words'}</button
     >
     <div>
       <h4 class="font-semibold">Where it is used</h4>
       {#if picture.uses.length === 0}
         <p class="muted">Nowhere yet.</p>
       {:else}
-        <ul class="list-disc pl-5 text-[13px]">
+        <ul class="list-disc pl-5 text-small">
           {#each picture.uses as use (use.page + use.area + use.item)}<li>{use.words}</li>{/each}
         </ul>
         <div class="flex gap-2 pt-2">
@@ -80,11 +79,11 @@
         </div>
       {/if}
     </div>
-    {#if picture.seams}<TileBench {bench} {picture} {asset} {choose} />{/if}
+    {#if picture.seams}<TileBench {picture} {asset} {choose} />{/if}
     <button
       type="button"
       class="quiet act self-start px-0"
-      onclick={() => void bench.edit({ kind: 'remove-picture', asset: picture.asset })}
+      onclick={() => void edits.edit({ kind: 'remove-picture', asset: picture.asset })}
       >Take it off the shelf</button
     >
   {:else}
@@ -104,6 +103,6 @@
   .note {
     padding-left: 8px;
     border-left: 4px solid var(--color-info);
-    font-size: 13px;
+    font-size: var(--text-small);
   }
 </style>

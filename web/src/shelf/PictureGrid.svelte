@@ -24,9 +24,9 @@
         ></span>
         <span class="flex items-baseline gap-2">
           <b class="truncate">{p.name}</b>
-          <span class="muted ml-auto text-[12.5px] whitespace-nowrap">{weight(p.bytes)}</span>
+          <span class="muted ml-auto text-small whitespace-nowrap">{weight(p.bytes)}</span>
         </span>
-        <span class="flex items-center gap-2 text-[12.5px]">
+        <span class="flex items-center gap-2 text-small">
           <span class="muted">{p.width} × {p.height}</span>
           <span class="muted">{p.mood}</span>
           {#if p.seamless}<span class="muted">seamless</span>{/if}
@@ -37,8 +37,8 @@
             {/each}
           </span>
         </span>
-        {#if !p.intact}<span class="text-[12.5px] text-error">damaged on the disk</span>{/if}
-        <span class="muted text-[12.5px]"
+        {#if !p.intact}<span class="text-small text-error">damaged on the disk</span>{/if}
+        <span class="muted text-small"
           >{p.uses.length === 0
             ? 'not used'
             : p.uses.length === 1

@@ -1,52 +1,54 @@
 <script lang="ts">
   /** What was kept for layers: whole looks and gradients of one's own, and the gradients that ship. */
   import * as client from '../api/client';
-  import type { Bench } from '../bench/bench.svelte';
   import { addLayer } from '../buildup/layers';
   import { gradientImage } from '../layers/gradient';
   import Field from '../parts/Field.svelte';
+  import { useBench } from '../state/context';
+  import { put, take } from '../state/target';
 
-  let { bench, toBench }: { bench: Bench; toBench: () => void } = $props();
+  const bench = useBench();
+  const { doc, edits, selection, place } = bench;
 
-  const looks = $derived(bench.site?.looks ?? []);
-  const own = $derived(bench.site?.gradients ?? []);
-  const where = $derived(bench.area?.name ?? 'the area');
+  const looks = $derived(doc.site?.looks ?? []);
+  const own = $derived(doc.site?.gradients ?? []);
+  const where = $derived(selection.area?.name ?? 'the area');
 
   async function lay(look: string): Promise<void> {
-    const asked = { page: bench.page?.id ?? '', area: bench.area?.id ?? '' };
-    if (!(await bench.edit({ kind: 'lay-look', ...asked, look }, (card) => bench.chooseCard(card))))
-      toBench();
+    const asked = { page: selection.page?.id ?? '', area: selection.area?.id ?? '' };
+    if (!(await edits.edit({ kind: 'lay-look', ...asked, look }, (card) => selection.chooseCard(card))))
+      place.go('bench');
   }
 
-  async function put(saved: { name: string; gradient: unknown }): Promise<void> {
+  async function layOver(saved: { name: string; gradient: unknown }): Promise<void> {
     await addLayer(
       bench,
       { kind: 'gradient', name: saved.name, gradient: saved.gradient },
-      bench.layers.length,
+      selection.layers.length,
     );
-    toBench();
+    place.go('bench');
   }
 
   let problem = $state('');
 
-  async function take(event: Event & { currentTarget: HTMLInputElement }): Promise<void> {
+  async function bring(event: Event & { currentTarget: HTMLInputElement }): Promise<void> {
     const file = event.currentTarget.files?.[0];
     event.currentTarget.value = '';
-    if (file) problem = (await bench.openSite(file, client.takeLooks))?.message ?? '';
+    if (file) problem = (await edits.exchange((revision) => client.takeLooks(file, revision)))?.message ?? '';
   }
 
-  const rename = (list: 'looks' | 'gradients', n: number, name: string) =>
-    bench.keep([{ op: 'replace', path: `/${list}/${n}/name`, value: name }], `Call it ${name}`);
-  const remove = (list: 'looks' | 'gradients', n: number, name: string) =>
-    void bench.keep([{ op: 'remove', path: `/${list}/${n}` }], `Remove ${name} from the shelf`);
+  const rename = (list: 'looks' | 'gradients', item: string, name: string) =>
+    edits.keep(put({ list, item }, { name }), `Call it ${name}`);
+  const remove = (list: 'looks' | 'gradients', item: string, name: string) =>
+    void edits.keep(take({ list, item }), `Remove ${name} from the shelf`);
 </script>
 
 <div class="min-h-0 flex-1 overflow-y-auto">
   <div class="flex items-center gap-4 pb-1">
-    <h3 class="display-face text-[16px]">Looks</h3>
+    <h3 class="display-face text-title">Looks</h3>
     <label class="quiet act cursor-pointer">
       Take those of another site's file
-      <input type="file" class="sr-only" accept=".zip" aria-label="Another site's file" onchange={take} />
+      <input type="file" class="sr-only" accept=".zip" aria-label="Another site's file" onchange={bring} />
     </label>
     {#if problem}<p role="alert" class="text-error">{problem}</p>{/if}
   </div>
@@ -56,59 +58,61 @@
     </p>
   {:else}
     <ul class="grid-list pb-3">
-      {#each looks as look, n (look.id)}
+      {#each looks as look (look.id)}
         <li>
           <Field
             label="Name of the look {look.name}"
             hideLabel
             value={look.name}
             maxlength={120}
-            keep={(name) => rename('looks', n, name)}
+            keep={(name) => rename('looks', look.id, name)}
           />
-          <p class="muted truncate text-[12.5px]">
+          <p class="muted truncate text-small">
             {look.backdrop.layers?.map((l) => l.name).join(', ') || 'a base colour'}
           </p>
           <div class="-ml-2 flex">
             <button type="button" class="quiet act" onclick={() => void lay(look.id)}
               >Put behind {where}</button
             >
-            <button type="button" class="quiet" onclick={() => remove('looks', n, look.name)}>Remove</button>
+            <button type="button" class="quiet" onclick={() => remove('looks', look.id, look.name)}
+              >Remove</button
+            >
           </div>
         </li>
       {/each}
     </ul>
   {/if}
-  <h3 class="display-face pb-1 text-[16px]">Gradients of our own</h3>
+  <h3 class="display-face pb-1 text-title">Gradients of our own</h3>
   {#if own.length === 0}
     <p class="muted pb-3">None yet. “Save it” beside a gradient on the bench keeps it here.</p>
   {:else}
     <ul class="grid-list pb-3">
-      {#each own as saved, n (saved.id)}
+      {#each own as saved (saved.id)}
         <li>
           <button
             type="button"
             class="chip"
             style:background={gradientImage(saved.gradient)}
             aria-label="Lay {saved.name} over {where}"
-            onclick={() => void put(saved)}
+            onclick={() => void layOver(saved)}
           ></button>
           <Field
             label="Name of the gradient {saved.name}"
             hideLabel
             value={saved.name}
             maxlength={120}
-            keep={(name) => rename('gradients', n, name)}
+            keep={(name) => rename('gradients', saved.id, name)}
           />
-          <button type="button" class="quiet -ml-2" onclick={() => remove('gradients', n, saved.name)}
+          <button type="button" class="quiet -ml-2" onclick={() => remove('gradients', saved.id, saved.name)}
             >Remove</button
           >
         </li>
       {/each}
     </ul>
   {/if}
-  <h3 class="display-face pb-1 text-[16px]">Gradients that ship</h3>
+  <h3 class="display-face pb-1 text-title">Gradients that ship</h3>
   <ul class="grid-list">
-    {#each bench.library?.gradients ?? [] as saved (saved.id)}
+    {#each doc.library?.gradients ?? [] as saved (saved.id)}
       <li>
         <button
           type="button"
@@ -116,9 +120,9 @@
           style:background={gradientImage(saved.gradient)}
           aria-label="Lay {saved.name} over {where}"
           title="Lay it over {where}"
-          onclick={() => void put(saved)}
+          onclick={() => void layOver(saved)}
         ></button>
-        <span class="text-[12.5px]">{saved.name}</span>
+        <span class="text-small">{saved.name}</span>
       </li>
     {/each}
   </ul>

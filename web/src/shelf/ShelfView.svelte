@@ -2,7 +2,6 @@
   /** The pictures of the site; the stock stand-in; exact slots. */
   import * as client from '../api/client';
   import type { Picture } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
   import UploadList from '../settings/UploadList.svelte';
   import Details from './Details.svelte';
   import { filtered, type Filter } from './filter';
@@ -11,8 +10,9 @@
   import Saved from './Saved.svelte';
   import Slots from './Slots.svelte';
   import StockSearch from './StockSearch.svelte';
+  import { useBench } from '../state/context';
 
-  let { bench, toBench }: { bench: Bench; toBench: () => void } = $props();
+  const { doc, notices, uploads } = useBench();
 
   type Tab = 'own' | 'stock' | 'slots' | 'looks';
   const TABS: { id: Tab; name: string }[] = [
@@ -26,7 +26,7 @@
   let chosen = $state<string | null>(null);
   let filter = $state.raw<Filter>({ word: '', colour: '', shape: '', mood: '' });
 
-  const revision = $derived(bench.state?.revision);
+  const revision = $derived(doc.state?.revision);
   const shown = $derived(filtered(pictures, filter));
   const picture = $derived(pictures.find((p) => p.asset === chosen) ?? null);
 
@@ -35,19 +35,19 @@
     client
       .shelf()
       .then((found) => (pictures = found))
-      .catch((error: unknown) => bench.tell(error));
+      .catch((error: unknown) => notices.tell(error));
   });
 
   function bring(event: Event & { currentTarget: HTMLInputElement }): void {
     const files = [...(event.currentTarget.files ?? [])];
     event.currentTarget.value = '';
-    void bench.uploads.bring(files, false);
+    void uploads.bring(files, false);
   }
 </script>
 
 <main class="flex min-h-0 flex-1 flex-col px-6 py-3">
   <div class="flex flex-wrap items-center gap-x-5 gap-y-2 pb-2">
-    <h2 class="display-face text-[18px]">Shelf</h2>
+    <h2 class="display-face text-head">Shelf</h2>
     <div class="flex" role="tablist" aria-label="Shelf">
       {#each TABS as { id, name } (id)}
         <button
@@ -74,12 +74,12 @@
       </label>
     {/if}
   </div>
-  {#if bench.uploads.list.length > 0}
-    <div class="max-h-40 shrink-0 overflow-y-auto pb-2"><UploadList uploads={bench.uploads} /></div>
+  {#if uploads.list.length > 0}
+    <div class="max-h-40 shrink-0 overflow-y-auto pb-2"><UploadList {uploads} /></div>
   {/if}
   {#if tab === 'own'}
     <div class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_380px] gap-6">
-      {#if pictures.length === 0 && bench.state}
+      {#if pictures.length === 0 && doc.state}
         <div class="empty">
           <p>The shelf is empty. Drop pictures anywhere on this window, or look at the picture loan.</p>
         </div>
@@ -97,20 +97,19 @@
       {:else}
         <PictureGrid pictures={shown} {chosen} choose={(id) => (chosen = id)} />
       {/if}
-      <Details {bench} {picture} all={pictures} {toBench} choose={(id) => (chosen = id)} />
+      <Details {picture} all={pictures} choose={(id) => (chosen = id)} />
     </div>
   {:else if tab === 'stock'}
     <StockSearch
-      {bench}
       taken={(id) => {
         chosen = id;
         tab = 'own';
       }}
     />
   {:else if tab === 'looks'}
-    <Saved {bench} {toBench} />
+    <Saved />
   {:else}
-    <Slots {bench} />
+    <Slots />
   {/if}
 </main>
 

@@ -1,23 +1,26 @@
 <script lang="ts">
   /** The crop for a slot, its proportion locked: dragged, grown and nudged; what it costs is said as it moves. */
   import * as client from '../api/client';
-  import type { Asset, CropFacts, Slot, SlotView } from '../api/types';
-  import { Latest } from '../bench/latest';
-  import type { Bench } from '../bench/bench.svelte';
-  import { placed, spotIn, type Rect, type Spot } from '../framing/geometry';
+  import type { Asset, CropFacts, Site, Slot, SlotView } from '../api/types';
+  import { Latest } from '../state/latest';
+  import { placed, type Rect } from '../framing/geometry';
+  import { pull } from '../parts/pull';
+  import { Hand } from '../state/hand.svelte';
+  import { alter } from '../state/target';
+  import { useBench } from '../state/context';
 
   type Row = SlotView['rows'][number];
-  type Props = { bench: Bench; slot: Slot; asset: Asset; row: Row };
-  let { bench, slot, asset, row }: Props = $props();
+  type Props = { slot: Slot; asset: Asset; row: Row };
+  let { slot, asset, row }: Props = $props();
+  const { doc, edits, notices } = useBench();
 
   const whole = (crop: Row['crop']): Rect => ({ ...crop });
-  let pulled = $state.raw<Rect | null>(null);
+  const hand = new Hand<Rect>(edits);
   let facts = $state.raw<CropFacts | null>(null);
   let room = $state({ width: 0, height: 0 });
-  let timer: ReturnType<typeof setTimeout> | undefined;
   const asking = new Latest();
 
-  const box = $derived<Rect>(pulled ? { ...pulled, ...facts?.crop } : whole(row.crop));
+  const box = $derived<Rect>(hand.value ? { ...hand.value, ...facts?.crop } : whole(row.crop));
   const sentence = $derived(facts?.sentence ?? row.sentence);
   const soft = $derived((facts?.magnification ?? row.magnification) > 1.005);
   const proportion = $derived(asset.width / asset.height);
@@ -25,26 +28,38 @@
   /** Height of a crop of width 1, in fractions. */
   const share = $derived((proportion * slot.height) / slot.width);
 
-  function ask(next: Rect): void {
-    pulled = next;
+  /** Ask what a crop costs, while it is pulled. */
+  function look(next: Rect): void {
     asking.run(async () => {
       try {
-        facts = await client.crop(bench.state?.revision ?? 0, slot.id, asset.id, next);
+        facts = await client.crop(doc.revision, slot.id, asset.id, next);
       } catch (error) {
-        bench.tell(error);
+        notices.tell(error);
       }
     });
   }
 
-  async function settle(): Promise<void> {
-    clearTimeout(timer);
-    if (!pulled) return;
-    const crop = facts?.crop ?? pulled;
-    const fits = (bench.site?.fits ?? []).filter((f) => f.slot !== slot.id || f.asset !== asset.id);
-    const value = [...fits, { slot: slot.id, asset: asset.id, crop }];
-    await bench.keep([{ op: 'add', path: '/fits', value }], `Cut ${asset.name} for ${slot.name}`);
-    pulled = null;
-    facts = null;
+  const way = () => {
+    const of = { slot: slot.id, asset: asset.id };
+    const label = `Cut ${asset.name} for ${slot.name}`;
+    return {
+      keep: async (crop: Rect) => {
+        const change = alter<Site>({}, (site) => ({
+          fits: [
+            ...(site.fits ?? []).filter((f) => f.slot !== of.slot || f.asset !== of.asset),
+            { ...of, crop },
+          ],
+        }));
+        const refused = await edits.keep(change, label);
+        facts = null;
+        return refused;
+      },
+    };
+  };
+
+  function ask(next: Rect): void {
+    hand.show(next, way());
+    look(next);
   }
 
   const moved = (from: Rect, dx: number, dy: number): Rect => ({
@@ -67,36 +82,43 @@
     return moved(next, 0, 0);
   }
 
-  function pull(event: PointerEvent & { currentTarget: HTMLElement }, grow: boolean): void {
-    const sheet = event.currentTarget.closest('.sheet');
-    if (!sheet || event.button !== 0) return;
-    event.stopPropagation();
-    const target = event.currentTarget;
-    target.setPointerCapture(event.pointerId);
-    const start: Spot = spotIn(event, sheet);
-    const from = box;
-    target.onpointermove = (e) => {
-      const at = spotIn(e, sheet);
-      const [dx, dy] = [at[0] - start[0], at[1] - start[1]];
-      if (!grow) return ask(moved(from, dx, dy));
-      const wide = Math.min(1 - from.x, (1 - from.y) / share, Math.max(0.02, from.width + dx));
-      ask({ ...from, width: wide, height: wide * share });
-    };
-    target.onpointerup = () => {
-      target.onpointermove = target.onpointerup = null;
-      asking.run(settle);
-    };
-  }
+  let sheet = $state<HTMLElement>();
+
+  const handle = (grow: boolean) => {
+    let from: Rect = { x: 0, y: 0, width: 1, height: 1 };
+    let start: [number, number] = [0, 0];
+    return pull({
+      within: () => sheet ?? null,
+      begin: ({ x, y }) => {
+        from = box;
+        start = [x, y];
+      },
+      move: ({ x, y }) => {
+        const [dx, dy] = [x - start[0], y - start[1]];
+        if (!grow) return ask(moved(from, dx, dy));
+        const wide = Math.min(1 - from.x, (1 - from.y) / share, Math.max(0.02, from.width + dx));
+        ask({ ...from, width: wide, height: wide * share });
+      },
+      end: (_, was) => {
+        if (was) void hand.settle();
+      },
+      cancel: () => hand.drop(),
+      nudge: (right, down) => {
+        hand.nudge(moved(box, right / 100, down / 100), way());
+        look(box);
+      },
+    });
+  };
+  const moving = handle(false);
+  const growing = handle(true);
 
   function key(event: KeyboardEvent): void {
-    const step = event.shiftKey ? 0.1 : 0.01;
-    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
     const grow = { '+': 1, '=': 1, '-': -1 }[event.key];
-    if (!way && !grow) return;
+    if (!grow || event.ctrlKey || event.metaKey) return;
     event.preventDefault();
-    ask(way ? moved(box, (way[0] ?? 0) * step, (way[1] ?? 0) * step) : grown(box, (grow ?? 0) * step));
-    clearTimeout(timer);
-    timer = setTimeout(() => asking.run(settle), 450);
+    const next = grown(box, grow * (event.shiftKey ? 0.1 : 0.01));
+    hand.nudge(next, way());
+    look(next);
   }
 </script>
 
@@ -105,6 +127,7 @@
   <div class="min-h-0 flex-1" bind:clientWidth={room.width} bind:clientHeight={room.height}>
     <div
       class="sheet"
+      bind:this={sheet}
       style:width="{width}px"
       style:height="{width / proportion}px"
       style:background-image="url(/thumbs/{asset.hash.slice(0, 10)}?large)"
@@ -120,10 +143,10 @@
         )} % from the top, {Math.round(box.width * 100)} % wide"
         title="Drag to move; the corner, + and - to grow; arrow keys to nudge"
         style={placed(box)}
-        onpointerdown={(e) => pull(e, false)}
+        {@attach moving}
         onkeydown={key}
       >
-        <span class="corner" role="presentation" onpointerdown={(e) => pull(e, true)}></span>
+        <span class="corner" role="presentation" {@attach growing}></span>
       </div>
     </div>
   </div>
@@ -141,7 +164,6 @@
     position: relative;
     overflow: hidden;
     background-size: 100% 100%;
-    touch-action: none;
   }
   .crop {
     position: absolute;

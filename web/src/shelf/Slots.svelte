@@ -1,12 +1,13 @@
 <script lang="ts">
   /** Exact slots: a list of sizes, and every picture cut for the chosen one. */
   import * as client from '../api/client';
-  import type { SlotView } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
+  import type { Site, SlotView } from '../api/types';
   import Field from '../parts/Field.svelte';
   import SlotCrop from './SlotCrop.svelte';
+  import { useBench } from '../state/context';
+  import { alter, both, put, take } from '../state/target';
 
-  let { bench }: { bench: Bench } = $props();
+  const { doc, edits, notices } = useBench();
 
   let slotId = $state<string | null>(null);
   let assetId = $state<string | null>(null);
@@ -14,21 +15,20 @@
   let draft = $state({ name: '', width: '', height: '' });
   let problem = $state<string | null>(null);
 
-  const slots = $derived(bench.site?.slots ?? []);
+  const slots = $derived(doc.site?.slots ?? []);
   const slot = $derived(slots.find((s) => s.id === slotId) ?? slots[0] ?? null);
   const rows = $derived(view && view.slot === slot?.id ? view.rows : []);
   const chosen = $derived(rows.find((r) => r.asset === assetId) ?? null);
-  const asset = $derived(bench.site?.assets?.find((a) => a.id === assetId));
-  const name = (id: string) => bench.site?.assets?.find((a) => a.id === id);
-  const path = $derived(`/slots/${slots.findIndex((s) => s.id === slot?.id)}`);
+  const asset = $derived(doc.site?.assets?.find((a) => a.id === assetId));
+  const name = (id: string) => doc.site?.assets?.find((a) => a.id === id);
 
   $effect(() => {
-    const revision = bench.state?.revision;
+    const revision = doc.state?.revision;
     if (revision === undefined || !slot) return;
     client
       .slot(revision, slot.id)
       .then((found) => (view = found))
-      .catch((error: unknown) => bench.tell(error));
+      .catch((error: unknown) => notices.tell(error));
   });
 
   async function add(): Promise<void> {
@@ -40,7 +40,7 @@
     let id = /^[a-z]/.test(slug) ? slug : `slot-${slug || 1}`;
     for (let n = 2; slots.some((s) => s.id === id); n += 1) id = `${id.replace(/-\d+$/, '')}-${n}`;
     const value = { id, name: draft.name.trim(), width: Number(draft.width), height: Number(draft.height) };
-    const refused = await bench.keep([{ op: 'add', path: '/slots/-', value }], `Slot ${value.name}`);
+    const refused = await edits.keep(put({}, { 'slots/-': value }), `Slot ${value.name}`);
     problem = refused?.message ?? null;
     if (refused) return;
     slotId = id;
@@ -49,21 +49,21 @@
 
   async function remove(): Promise<void> {
     if (!slot) return;
-    const used = bench.site?.pages.some((p) =>
+    const used = doc.site?.pages.some((p) =>
       (p.bands ?? []).some((b) =>
         (b.columns ?? []).some((c) => (c.blocks ?? []).some((k) => k.slot === slot.id)),
       ),
     );
-    const fits = (bench.site?.fits ?? []).filter((f) => f.slot !== slot.id);
+    const { id } = slot;
     if (used) {
       problem = `${slot.name} is used by a picture on a page and stays.`;
       return;
     }
-    const refused = await bench.keep(
-      [
-        { op: 'add', path: '/fits', value: fits },
-        { op: 'remove', path },
-      ],
+    const refused = await edits.keep(
+      both(
+        alter<Site>({}, (site) => ({ fits: (site.fits ?? []).filter((f) => f.slot !== id) })),
+        take({ list: 'slots', item: id }),
+      ),
       `Remove the slot ${slot.name}`,
     );
     problem = refused?.message ?? null;
@@ -125,14 +125,14 @@
           >Add</button
         >
       </div>
-      {#if problem}<p role="alert" class="text-[13px] text-error">{problem}</p>{/if}
+      {#if problem}<p role="alert" class="text-small text-error">{problem}</p>{/if}
     </form>
     {#if slot}
       <div class="flex flex-col gap-1.5 border-t border-base-300 pt-2">
         <Field
           label="Name"
           value={slot.name}
-          keep={(text) => bench.keep([{ op: 'add', path: `${path}/name`, value: text }], `Slot ${text}`)}
+          keep={(text) => edits.keep(put({ list: 'slots', item: slot.id }, { name: text }), `Slot ${text}`)}
         />
         <button type="button" class="quiet act self-start px-0" onclick={() => void remove()}
           >Remove {slot.name}</button
@@ -154,8 +154,8 @@
           <span class="shown" style:background-image="url(/thumbs/{own.hash.slice(0, 10)})"></span>
           <span class="min-w-0">
             <span class="block truncate font-semibold">{own.name}</span>
-            <span class="block text-[12.5px]" class:soft={row.magnification > 1.005}>{row.sentence}</span>
-            <span class="muted text-[12.5px]">{row.cut ? 'cut for this slot' : 'not cut yet'}</span>
+            <span class="block text-small" class:soft={row.magnification > 1.005}>{row.sentence}</span>
+            <span class="muted text-small">{row.cut ? 'cut for this slot' : 'not cut yet'}</span>
           </span>
         </button>
       {/if}
@@ -163,7 +163,7 @@
   </section>
 
   {#if slot && chosen && asset}
-    {#key `${slot.id}/${asset.id}`}<SlotCrop {bench} {slot} {asset} row={chosen} />{/key}
+    {#key `${slot.id}/${asset.id}`}<SlotCrop {slot} {asset} row={chosen} />{/key}
   {:else}
     <p class="muted">Choose a picture to cut it for {slot?.name ?? 'a slot'}.</p>
   {/if}

@@ -2,11 +2,12 @@
   /** The stand-in for a stock-picture service that ships with the application. */
   import * as client from '../api/client';
   import type { Stock } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
   import type { Filter } from './filter';
   import Filters from './Filters.svelte';
+  import { useBench } from '../state/context';
 
-  let { bench, taken }: { bench: Bench; taken: (asset: string) => void } = $props();
+  let { taken }: { taken: (asset: string) => void } = $props();
+  const { edits, notices } = useBench();
 
   let filter = $state.raw<Filter>({ word: '', colour: '', shape: '', mood: '' });
   let offers = $state.raw<Stock[] | null>(null);
@@ -20,7 +21,7 @@
       .then((found) => {
         if (!late) offers = found;
       })
-      .catch((error: unknown) => bench.tell(error));
+      .catch((error: unknown) => notices.tell(error));
     return () => (late = true);
   });
 
@@ -28,10 +29,10 @@
     fetching = offer.id;
     try {
       const { asset } = await client.takeStock(offer.id);
-      const problem = await bench.edit({ kind: 'shelve-picture', asset }, taken);
+      const problem = await edits.edit({ kind: 'shelve-picture', asset }, taken);
       if (problem?.kind === 'already-there') taken(asset.id);
     } catch (error) {
-      bench.tell(error);
+      notices.tell(error);
     } finally {
       fetching = null;
     }
@@ -93,7 +94,7 @@
     flex-direction: column;
     text-align: left;
     cursor: pointer;
-    font-size: 13px;
+    font-size: var(--text-small);
   }
   .loan img {
     height: 132px;

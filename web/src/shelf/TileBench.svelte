@@ -2,10 +2,11 @@
   /** A tile's field at true size, its seams in numbers, and mended copies before and after. */
   import * as client from '../api/client';
   import type { Asset, Mend, Picture, Way } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
+  import { useBench } from '../state/context';
 
-  type Props = { bench: Bench; picture: Picture; asset: Asset; choose: (asset: string) => void };
-  let { bench, picture, asset, choose }: Props = $props();
+  type Props = { picture: Picture; asset: Asset; choose: (asset: string) => void };
+  let { picture, asset, choose }: Props = $props();
+  const { edits, notices } = useBench();
 
   const WAYS: { way: Way; name: string }[] = [
     { way: 'cross-fade', name: 'Fade it into itself' },
@@ -37,7 +38,7 @@
       found = await client.mendFacts(asset.id, way);
     } catch (error) {
       trying = null;
-      bench.tell(error);
+      notices.tell(error);
     }
   }
 
@@ -46,9 +47,9 @@
     busy = true;
     try {
       const { asset: mended } = await client.mend(asset.id, trying);
-      await bench.edit({ kind: 'shelve-picture', asset: mended }, choose);
+      await edits.edit({ kind: 'shelve-picture', asset: mended }, choose);
     } catch (error) {
-      bench.tell(error);
+      notices.tell(error);
     } finally {
       busy = false;
     }
@@ -65,7 +66,7 @@
       style:background-image="url({field})"
       style:background-size={size}
     ></div>
-    <p class="text-[13px]" class:short={!picture.seamless && !trying}>
+    <p class="text-small" class:short={!picture.seamless && !trying}>
       {#if trying && found}
         Mended: seam across {found.before.across.figure.toFixed(2)} →
         <b>{found.after.across.figure.toFixed(2)}</b>, down {found.before.down.figure.toFixed(2)} →

@@ -1,27 +1,28 @@
 <script lang="ts">
   /** Words down the side, the situations a visitor can meet across, the worst ratio in each cell; then every width. */
   import * as client from '../api/client';
-  import { Refused } from '../api/client';
+  import { Refused } from '../api/answer';
   import type { Situation } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
   import Choice from '../parts/Choice.svelte';
   import Verdict from '../parts/Verdict.svelte';
   import WidthRun from './WidthRun.svelte';
+  import { useBench } from '../state/context';
+  import { put } from '../state/target';
 
-  let { bench, toBench }: { bench: Bench; toBench: () => void } = $props();
+  const { doc, edits, findings, notices, place, selection, sight } = useBench();
 
   const LEVELS = [
     { value: 'AA', name: 'AA', note: '4.5, and 3 for large letters (WCAG 2.2, 1.4.3)' },
     { value: 'AAA', name: 'AAA', note: '7, and 4.5 for large letters (WCAG 2.2, 1.4.6)' },
   ] as const;
   let problem = $state('');
-  const revision = $derived(bench.state?.revision ?? 0);
-  const page = $derived(bench.page?.id ?? '');
+  const revision = $derived(doc.state?.revision ?? 0);
+  const page = $derived(selection.page?.id ?? '');
   const found = $derived(
-    bench.every?.revision === revision && bench.every.page === page ? bench.every.found : null,
+    findings.every?.revision === revision && findings.every.page === page ? findings.every.found : null,
   );
   /** What was found before stays in sight while it is looked at anew. */
-  const shown = $derived(found ?? (bench.every?.page === page ? bench.every.found : null));
+  const shown = $derived(found ?? (findings.every?.page === page ? findings.every.found : null));
   const cell = (block: string, situation: string) =>
     shown?.cells.find((c) => c.block === block && c.situation === situation);
 
@@ -31,31 +32,31 @@
     const stop = new AbortController();
     client
       .situations(asked, stop.signal)
-      .then((answer) => (bench.every = { revision, page, found: answer }))
+      .then((answer) => (findings.every = { revision, page, found: answer }))
       .catch((error: unknown) => {
-        if (error instanceof Refused && error.status !== 410 && error.status !== 409) bench.tell(error);
+        if (error instanceof Refused && error.status !== 410 && error.status !== 409) notices.tell(error);
       });
     return () => stop.abort();
   });
 
   function open(situation: Situation, block: string): void {
-    bench.chooseBlock(block.split('/')[0] ?? block);
-    bench.forward = situation.screen;
-    if (situation.kind === 'over') bench.point(true);
-    else bench.meet(situation.kind === 'rest' ? null : situation);
-    toBench();
+    selection.chooseBlock(block.split('/')[0] ?? block);
+    sight.bring(situation.screen);
+    if (situation.kind === 'over') sight.point(true);
+    else sight.meet(situation.kind === 'rest' ? null : situation);
+    place.go('bench');
   }
 
   async function visits(event: Event & { currentTarget: HTMLInputElement }): Promise<void> {
     const file = event.currentTarget.files?.[0];
     event.currentTarget.value = '';
-    if (file) problem = (await bench.openSite(file, client.takeVisits))?.message ?? '';
+    if (file) problem = (await edits.exchange((of) => client.takeVisits(file, of)))?.message ?? '';
   }
 </script>
 
 <main class="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto px-6 py-3">
   <div class="flex flex-wrap items-center gap-x-6 gap-y-1">
-    <h2 class="display-face text-[18px]">Situations</h2>
+    <h2 class="display-face text-head">Situations</h2>
     <p role="status" class="font-semibold {shown?.short ? 'text-warning' : 'text-success'}">
       {#if !shown}
         <span class="muted">Looking at every situation …</span>
@@ -68,10 +69,9 @@
     <span class="ml-auto">
       <Choice
         label="Required"
-        value={bench.site?.requirement ?? 'AA'}
+        value={doc.site?.requirement ?? 'AA'}
         options={LEVELS}
-        choose={(level) =>
-          void bench.keep([{ op: 'add', path: '/requirement', value: level }], `Require ${level}`)}
+        choose={(level) => void edits.keep(put({}, { requirement: level }), `Require ${level}`)}
       />
     </span>
   </div>
@@ -119,7 +119,7 @@
       </table>
     </div>
     {#if shown.unsure || shown.notes.length > 0}
-      <ul class="text-[12.5px]" aria-label="What cannot be vouched for">
+      <ul class="text-small" aria-label="What cannot be vouched for">
         {#if shown.unsure}
           <li class="flex items-center gap-1.5">
             <Verdict meets={false} vouched={false} />
@@ -131,7 +131,7 @@
         {/each}
       </ul>
     {/if}
-    <p class="muted text-[12.5px]">
+    <p class="muted text-small">
       Shares of visits are {shown.own
         ? 'from your own table'
         : 'from a table that ships with the application'}.
@@ -147,7 +147,7 @@
       {#if problem}<span role="alert" class="text-error">{problem}</span>{/if}
     </p>
   {/if}
-  {#key `${page}/${revision}`}<WidthRun {bench} />{/key}
+  {#key `${page}/${revision}`}<WidthRun />{/key}
 </main>
 
 <style>
@@ -163,7 +163,7 @@
   }
   table {
     border-collapse: collapse;
-    font-size: 12.5px;
+    font-size: var(--text-small);
   }
   th,
   td {

@@ -1,12 +1,12 @@
 <script lang="ts">
   /** The worst reading over every width, with what is required drawn in; drag along it and the page follows. */
   import * as client from '../api/client';
-  import { Refused } from '../api/client';
+  import { Refused } from '../api/answer';
   import type { Widths } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
   import { apply } from '../bench/frame';
+  import { useBench } from '../state/context';
 
-  let { bench }: { bench: Bench } = $props();
+  const { notices, selection } = useBench();
 
   const [FIRST, LAST] = [320, 2560];
   const HIGH = 150;
@@ -14,7 +14,7 @@
   let at = $state<number | null>(null);
   let width = $state(0);
   let frame = $state<HTMLIFrameElement>();
-  const page = $derived(bench.page?.id ?? '');
+  const page = $derived(selection.page?.id ?? '');
   const plot = $derived(Math.max(200, width));
 
   const x = (w: number) => ((Math.log(w) - Math.log(FIRST)) / (Math.log(LAST) - Math.log(FIRST))) * plot;
@@ -42,10 +42,10 @@
   $effect(() => {
     const stop = new AbortController();
     client
-      .widths({ ...bench.asked, patch: [], page }, stop.signal)
+      .widths({ ...selection.asked, patch: [], page }, stop.signal)
       .then((found) => (run = found))
       .catch((error: unknown) => {
-        if (error instanceof Refused && error.status !== 410 && error.status !== 409) bench.tell(error);
+        if (error instanceof Refused && error.status !== 410 && error.status !== 409) notices.tell(error);
       });
     return () => stop.abort();
   });
@@ -67,13 +67,13 @@
     const inner = frame?.contentDocument;
     if (!inner) return;
     inner.addEventListener('click', (click) => click.preventDefault());
-    apply(inner, await client.live({ ...bench.asked, patch: [], page }));
+    apply(inner, await client.live({ ...selection.asked, patch: [], page }));
   }
 </script>
 
 <section aria-labelledby="width-run" class="flex flex-col gap-2">
   <div class="flex flex-wrap items-baseline gap-x-5">
-    <h2 id="width-run" class="display-face text-[18px]">Every width</h2>
+    <h2 id="width-run" class="display-face text-head">Every width</h2>
     <p role="status">
       {#if run}{run.sentence}{:else}<span class="muted"
           >Reading at every width from {FIRST} to {LAST} px …</span
@@ -177,7 +177,7 @@
     display: block;
     touch-action: none;
     cursor: ew-resize;
-    font-size: 12px;
+    font-size: var(--text-small);
   }
   .even {
     fill: color-mix(in oklab, var(--color-base-content) 5%, transparent);
@@ -209,7 +209,7 @@
   .list {
     max-height: 330px;
     overflow-y: auto;
-    font-size: 12.5px;
+    font-size: var(--text-small);
   }
   .change {
     min-height: 26px;

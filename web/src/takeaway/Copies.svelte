@@ -2,16 +2,16 @@
   /** The copies that are made each day on which something has changed, and bringing one back. */
   import * as client from '../api/client';
   import type { DailyCopy } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
+  import { useBench } from '../state/context';
 
-  let { bench }: { bench: Bench } = $props();
+  const { doc, edits, notices } = useBench();
 
   let copies = $state.raw<DailyCopy[] | null>(null);
   let failed = $state('');
   let busy = $state('');
 
   $effect(() => {
-    if (!bench.state) return;
+    if (!doc.state) return;
     client
       .copies()
       .then((found) => {
@@ -32,11 +32,11 @@
 
   async function back(day: string): Promise<void> {
     busy = day;
-    const problem = await bench.bringBack(day);
+    const problem = await edits.exchange((revision) => client.bringBack(revision, day));
     busy = '';
     failed = problem?.message ?? '';
     if (!problem)
-      bench.notice = {
+      notices.notice = {
         text: `The site is as it was in the copy of ${long(day)}. Undo takes that back.`,
         tone: 'plain',
       };
@@ -44,7 +44,7 @@
 </script>
 
 <section aria-labelledby="copies">
-  <h2 id="copies" class="display-face text-[18px]">Daily copies</h2>
+  <h2 id="copies" class="display-face text-head">Daily copies</h2>
   <p class="py-1.5">
     One is made on its own each day on which something has changed; the last seven are kept.
   </p>
@@ -56,11 +56,11 @@
   {:else if copies}
     <ul>
       {#each copies as copy (copy.day)}
-        {@const same = copy.revision === bench.state?.revision}
+        {@const same = copy.revision === doc.state?.revision}
         <li class="flex items-center gap-3 border-t border-base-300 py-1.5">
           <span class="min-w-0 flex-1">
             <b class="block">{long(copy.day)}</b>
-            <span class="muted block truncate text-[12.5px]" title={copy.label}
+            <span class="muted block truncate text-small" title={copy.label}
               >{copy.steps === 1 ? '1 step' : `${copy.steps} steps`}, the last: {copy.label}</span
             >
           </span>

@@ -1,12 +1,12 @@
 <script lang="ts">
   import * as client from '../api/client';
   import type { BundleFile, Rule } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
-  import type { Area } from '../bench/tree';
+  import type { Area } from '../state/tree';
   import Copies from './Copies.svelte';
   import Weights from './Weights.svelte';
+  import { useBench } from '../state/context';
 
-  let { bench }: { bench: Bench } = $props();
+  const { doc, edits, notices, selection } = useBench();
 
   let selector = $state('.banner');
   let rule = $state.raw<Rule | null>(null);
@@ -16,25 +16,25 @@
   let problem = $state<string | null>(null);
 
   $effect(() => {
-    const page = bench.page?.id;
-    const area = bench.area?.id;
+    const page = selection.page?.id;
+    const area = selection.area?.id;
     const name = selector.trim() || '.banner';
-    if (!page || !area || !bench.state) return;
+    if (!page || !area || !doc.state) return;
     client
       .rule(page, area, name)
       .then((found) => (rule = found))
-      .catch((error: unknown) => bench.tell(error));
+      .catch((error: unknown) => notices.tell(error));
   });
 
   function look(): void {
     client
       .bundleFiles()
       .then((found) => (files = found))
-      .catch((error: unknown) => bench.tell(error));
+      .catch((error: unknown) => notices.tell(error));
   }
 
   $effect(() => {
-    if (bench.state) look();
+    if (doc.state) look();
   });
 
   const areaName = (area: Area) => (area.column ? `${area.band?.name}: ${area.name}` : area.name);
@@ -57,7 +57,7 @@
       link.click();
       URL.revokeObjectURL(link.href);
     } catch (error) {
-      bench.tell(error);
+      notices.tell(error);
     } finally {
       packing = '';
     }
@@ -69,11 +69,11 @@
     if (!file) return;
     problem = null;
     packing = 'open';
-    const refused = await bench.openSite(file);
+    const refused = await edits.exchange((revision) => client.openSiteFile(file, revision));
     packing = '';
     problem = refused ? `${file.name}: ${refused.message}` : null;
     if (!refused)
-      bench.notice = { text: `${file.name} is open. Undo brings back what was here.`, tone: 'plain' };
+      notices.notice = { text: `${file.name} is open. Undo brings back what was here.`, tone: 'plain' };
   }
 </script>
 
@@ -81,16 +81,20 @@
   class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_380px] content-start gap-8 overflow-y-auto px-6 py-4 max-[900px]:grid-cols-1"
 >
   <section aria-labelledby="rule" class="flex min-w-0 flex-col">
-    <h2 id="rule" class="display-face text-[18px]">One rule for your stylesheet</h2>
+    <h2 id="rule" class="display-face text-head">One rule for your stylesheet</h2>
     <div class="flex flex-wrap items-end gap-4 py-2">
       <label>
-        <span class="muted block pb-0.5 text-[12px]">Area</span>
-        <select class="field" value={bench.area?.id} onchange={(e) => bench.choose(e.currentTarget.value)}>
-          {#each bench.areas as area (area.id)}<option value={area.id}>{areaName(area)}</option>{/each}
+        <span class="muted block pb-0.5 text-small">Area</span>
+        <select
+          class="field"
+          value={selection.area?.id}
+          onchange={(e) => selection.choose(e.currentTarget.value)}
+        >
+          {#each selection.areas as area (area.id)}<option value={area.id}>{areaName(area)}</option>{/each}
         </select>
       </label>
       <label>
-        <span class="muted block pb-0.5 text-[12px]">Its selector on your site</span>
+        <span class="muted block pb-0.5 text-small">Its selector on your site</span>
         <input class="field w-56" bind:value={selector} maxlength="200" spellcheck="false" />
       </label>
       <button type="button" class="btn btn-primary h-[30px] min-h-0" onclick={() => void copy()}>
@@ -108,7 +112,7 @@
     <p class="muted pt-3">Its picture files lie in the bundle, in the folder pictures.</p>
     <div class="mt-6 grid grid-cols-[repeat(auto-fit,minmax(230px,1fr))] gap-8 border-t border-base-300 pt-4">
       <section aria-labelledby="file">
-        <h2 id="file" class="display-face text-[18px]">The site as one file</h2>
+        <h2 id="file" class="display-face text-head">The site as one file</h2>
         <p class="py-1.5">
           Everything that is needed to go on elsewhere: site.json and the original pictures.
         </p>
@@ -129,13 +133,13 @@
         </p>
         {#if problem}<p role="alert" class="pt-1.5 text-error">{problem}</p>{/if}
       </section>
-      <Copies {bench} />
+      <Copies />
     </div>
   </section>
 
   <div class="flex flex-col gap-6">
     <section aria-labelledby="bundle">
-      <h2 id="bundle" class="display-face text-[18px]">HTML, CSS and pictures</h2>
+      <h2 id="bundle" class="display-face text-head">HTML, CSS and pictures</h2>
       <p class="py-1.5">
         A zip that opens from disk and looks like the screens: pages, one stylesheet each, the pictures in the
         sizes that screens need, the fonts.
@@ -151,7 +155,7 @@
       {#if files.length > 0}
         <details class="mt-2">
           <summary class="cursor-pointer">{files.length} files, {kilobytes(files)} in all</summary>
-          <table class="mt-1 w-full text-[13px]">
+          <table class="mt-1 w-full text-small">
             <tbody>
               {#each files as file (file.name)}
                 <tr class="border-t border-base-300">
@@ -164,7 +168,7 @@
         </details>
       {/if}
     </section>
-    <Weights {bench} changed={look} />
+    <Weights changed={look} />
   </div>
 </main>
 
@@ -174,7 +178,7 @@
     padding: 12px 14px;
     background: color-mix(in oklab, var(--color-base-100) 70%, var(--color-base-200));
     border: 1px solid var(--color-base-300);
-    font-size: 13px;
+    font-size: var(--text-small);
     white-space: pre-wrap;
     overflow-wrap: anywhere;
   }

@@ -2,67 +2,74 @@
   /** The pictures fitted to a budget: what they weigh, how like the original they are, and the work of making them. */
   import { onMount } from 'svelte';
   import * as client from '../api/client';
-  import type { Job, Weights } from '../api/types';
-  import type { Bench } from '../bench/bench.svelte';
-  import Field from '../parts/Field.svelte';
+  import type { Site, Weights } from '../api/types';
+  import NumberField from '../parts/NumberField.svelte';
+  import { alter } from '../state/target';
+  import { useBench } from '../state/context';
 
-  let { bench, changed }: { bench: Bench; changed: () => void } = $props();
+  let { changed }: { changed: () => void } = $props();
+  const { doc, edits, notices, work } = useBench();
 
   let weights = $state.raw<Weights | null>(null);
-  let job = $state.raw<Job | null>(null);
-  const open = $derived(job !== null && ['waiting', 'running', 'stopping'].includes(job.state));
-  const budget = $derived({ phone: 180, desktop: 350, ...bench.site?.budget });
+  const job = $derived(work.job);
+  const open = $derived(work.open);
+  const budget = $derived({ phone: 180, desktop: 350, ...doc.site?.budget });
   const kB = (bytes: number) => `${Math.round(bytes / 1000)} kB`;
 
   async function look(): Promise<void> {
     try {
       weights = await client.weights();
-      const newest = (await client.work())[0] ?? null;
-      const ended = open && newest && !['waiting', 'running', 'stopping'].includes(newest.state);
-      job = newest;
-      if (ended) changed();
     } catch (error) {
-      bench.tell(error);
+      notices.tell(error);
     }
   }
-
-  $effect(() => {
-    if (bench.state) void look();
-  });
 
   onMount(() => {
-    const timer = setInterval(() => open && void look(), 600);
-    return () => clearInterval(timer);
+    client
+      .work()
+      .then(([newest]) => newest && work.take(newest))
+      .catch((error: unknown) => notices.tell(error));
   });
 
-  async function fit(): Promise<void> {
-    try {
-      job = await client.askWork();
-    } catch (error) {
-      bench.tell(error);
-    }
-  }
+  $effect(() => {
+    // again after each change of the site, and once work has ended
+    if (!doc.state || open) return;
+    void look();
+    changed();
+  });
 
-  const keep = (side: 'phone' | 'desktop', text: string) =>
-    bench.keep(
-      [{ op: 'add', path: '/budget', value: { ...budget, [side]: Math.round(Number.parseFloat(text)) } }],
-      `Budget ${text} kB`,
+  const keep = (side: 'phone' | 'desktop', kilobytes: number) =>
+    edits.keep(
+      alter<Site>({}, () => ({ budget: { ...budget, [side]: kilobytes } })),
+      `Budget ${kilobytes} kB`,
     );
 </script>
 
 <section aria-labelledby="weights" class="flex flex-col gap-2">
-  <h2 id="weights" class="display-face text-[18px]">What pictures weigh</h2>
+  <h2 id="weights" class="display-face text-head">What pictures weigh</h2>
   <p>Each is encoded as AVIF, WebP and JPEG at the best quality that fits its budget.</p>
   <div class="grid grid-cols-2 gap-3">
-    <Field label="On the phone, kB" value={String(budget.phone)} keep={(text) => keep('phone', text)} />
-    <Field
-      label="On wider screens, kB"
-      value={String(budget.desktop)}
-      keep={(text) => keep('desktop', text)}
+    <NumberField
+      label="On the phone"
+      value={budget.phone}
+      unit="kB"
+      least={5}
+      most={20000}
+      step={10}
+      keep={(kilobytes) => keep('phone', kilobytes)}
+    />
+    <NumberField
+      label="On wider screens"
+      value={budget.desktop}
+      unit="kB"
+      least={5}
+      most={20000}
+      step={10}
+      keep={(kilobytes) => keep('desktop', kilobytes)}
     />
   </div>
   {#if open && job}
-    <div class="flex items-center gap-2 text-[13px]">
+    <div class="flex items-center gap-2 text-small">
       <progress
         class="progress progress-primary flex-1"
         aria-label="Fitting the pictures"
@@ -74,25 +81,25 @@
         type="button"
         class="quiet act"
         disabled={job.state === 'stopping'}
-        onclick={() => job && void client.stopWork(job.id).then((j) => (job = j))}>Stop</button
+        onclick={() => void work.stop()}>Stop</button
       >
     </div>
-    <p class="muted truncate text-[12.5px]">{job.message}</p>
+    <p class="muted truncate text-small">{job.message}</p>
   {:else if weights && weights.missing > 0}
     <p>
-      <button type="button" class="btn btn-primary h-[30px] min-h-0" onclick={() => void fit()}
+      <button type="button" class="btn btn-primary h-[30px] min-h-0" onclick={() => void work.ask()}
         >Fit {weights.missing} files</button
       >
-      <span class="muted text-[13px]">Until then the bundle has WebP alone.</span>
+      <span class="muted text-small">Until then the bundle has WebP alone.</span>
     </p>
-    {#if job && (job.state === 'stopped' || job.state === 'failed')}<p class="text-[13px]">
+    {#if job && (job.state === 'stopped' || job.state === 'failed')}<p class="text-small">
         {job.message}
       </p>{/if}
   {:else if weights}
     <p class="text-success">All files are fitted; the bundle has them.</p>
   {/if}
   {#if weights && weights.rows.length > 0}
-    <table class="w-full text-[13px]">
+    <table class="w-full text-small">
       <thead
         ><tr class="muted text-left"
           ><th class="font-normal">picture</th><th class="font-normal">px</th><th class="font-normal"

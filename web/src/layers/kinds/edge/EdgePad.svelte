@@ -1,13 +1,16 @@
 <script lang="ts">
   /** A little area whose edges are chosen, and from which the shade is pulled inwards. */
-  import type { EdgeLayer } from '../../../api/types';
+  import type { EdgeLayer, Problem } from '../../../api/types';
+  import { pull, type Spot } from '../../../parts/pull';
+  import { useBench } from '../../../state/context';
+  import { Hand } from '../../../state/hand.svelte';
 
   type Values = Record<string, unknown>;
   type Props = {
     layer: EdgeLayer;
     colour: string;
     show: (values: Values) => void;
-    keep: (values: Values, label: string) => void;
+    keep: (values: Values, label: string) => Promise<Problem | null> | void;
   };
   let { layer, colour, show, keep }: Props = $props();
 
@@ -15,7 +18,7 @@
   const EDGES: Edge[] = ['top', 'right', 'bottom', 'left'];
   const INWARDS = { bottom: 'to top', top: 'to bottom', left: 'to right', right: 'to left' };
   let pad = $state<HTMLElement>();
-  let pulled = $state<{ edge: Edge; depth: number } | null>(null);
+  const hand = new Hand<{ edge: Edge; depth: number }>(useBench().edits);
   const edges = $derived(layer.edges ?? ['bottom']);
   const depth = $derived(
     /^[\d.]+%$/.test(layer.depth ?? '40%') ? Number.parseFloat(layer.depth ?? '40') : 30,
@@ -31,41 +34,42 @@
 
   function toggle(edge: Edge): void {
     const next = edges.includes(edge) ? edges.filter((e) => e !== edge) : [...edges, edge];
-    if (next.length > 0) keep({ edges: next, around: false }, next.join(', '));
+    if (next.length > 0) void keep({ edges: next, around: false }, next.join(', '));
   }
 
-  function reach(event: PointerEvent, edge: Edge): number {
-    const box = pad?.getBoundingClientRect();
-    if (!box) return depth;
-    const share = {
-      top: (event.clientY - box.top) / box.height,
-      bottom: (box.bottom - event.clientY) / box.height,
-      left: (event.clientX - box.left) / box.width,
-      right: (box.right - event.clientX) / box.width,
-    }[edge];
+  /** How far a spot of the pad is from an edge, in %. */
+  function reach({ x, y }: Spot, edge: Edge): number {
+    const share = { top: y, bottom: 1 - y, left: x, right: 1 - x }[edge];
     return Math.round(Math.min(1, Math.max(0.02, share)) * 100);
   }
 
-  function down(event: PointerEvent & { currentTarget: HTMLElement }, edge: Edge): void {
-    event.currentTarget.setPointerCapture(event.pointerId);
-    pulled = { edge, depth: 0 };
-  }
+  const way = () => ({
+    show: (pulled: { edge: Edge; depth: number }) => show({ depth: `${pulled.depth}%` }),
+    keep: ({ edge, depth: far }: { edge: Edge; depth: number }) => {
+      const next = edges.includes(edge) || layer.around ? edges : [...edges, edge];
+      return keep({ depth: `${far}%`, edges: next }, `${far} % deep`);
+    },
+  });
 
-  function move(event: PointerEvent): void {
-    if (!pulled) return;
-    const far = reach(event, pulled.edge);
-    if (pulled.depth === 0 && far < 8) return;
-    pulled = { ...pulled, depth: far };
-    show({ depth: `${far}%` });
-  }
-
-  function up(edge: Edge): void {
-    const done = pulled;
-    pulled = null;
-    if (!done || done.depth === 0) return toggle(edge);
-    const next = edges.includes(edge) || layer.around ? edges : [...edges, edge];
-    keep({ depth: `${done.depth}%`, edges: next }, `${done.depth} % deep`);
-  }
+  const handle = (edge: Edge) =>
+    pull({
+      within: () => pad ?? null,
+      move: (spot) => hand.show({ edge, depth: reach(spot, edge) }, way()),
+      end: (_, moved) => {
+        if (moved) void hand.settle();
+        else toggle(edge);
+      },
+      cancel: () => hand.drop(),
+      nudge: (right, down) => {
+        // inwards is deeper
+        const by = { top: down, bottom: -down, left: right, right: -right }[edge];
+        if (by === 0) return false;
+        hand.nudge(
+          { edge, depth: Math.round(Math.min(100, Math.max(2, (hand.value?.depth ?? depth) + by))) },
+          way(),
+        );
+      },
+    });
 </script>
 
 <div class="flex w-[168px] shrink-0 flex-col gap-1">
@@ -77,10 +81,8 @@
         class="edge {edge}"
         aria-pressed={!layer.around && edges.includes(edge)}
         aria-label="The {edge} edge"
-        title="Press to shade this edge or not; pull inwards for its depth"
-        onpointerdown={(e) => down(e, edge)}
-        onpointermove={move}
-        onpointerup={() => up(edge)}
+        title="Press to shade this edge or not; pull inwards, or use the arrow keys, for its depth"
+        {@attach handle(edge)}
         onkeydown={(e) => {
           if (e.key === 'Enter' || e.key === ' ') {
             e.preventDefault();

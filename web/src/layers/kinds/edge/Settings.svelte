@@ -1,15 +1,17 @@
 <script lang="ts">
   import type { EdgeLayer } from '../../../api/types';
-  import type { Bench } from '../../../bench/bench.svelte';
   import ColourField from '../../../parts/ColourField.svelte';
   import Field from '../../../parts/Field.svelte';
   import { nudgeLength } from '../../../parts/lengths';
   import NumberField from '../../../parts/NumberField.svelte';
-  import { keepLayer, showLayer, shownLayer } from '../../change';
+  import { layerEditor, shownLayer } from '../../change';
+  import { useBench } from '../../../state/context';
   import LayerStrength from '../../LayerStrength.svelte';
   import EdgePad from './EdgePad.svelte';
 
-  let { bench, layer }: { bench: Bench; layer: EdgeLayer } = $props();
+  let { layer }: { layer: EdgeLayer } = $props();
+  const bench = useBench();
+  const to = layerEditor(() => layer);
   const own = $derived(shownLayer(bench, layer));
 </script>
 
@@ -17,8 +19,8 @@
   <EdgePad
     {layer}
     colour={own.colour ?? '#000000'}
-    show={(values) => showLayer(bench, layer, values)}
-    keep={(values, label) => void keepLayer(bench, layer, values, `${layer.name}: ${label}`)}
+    show={(values) => to.show(values)}
+    keep={(values, label) => to.keep(values, `${layer.name}: ${label}`)}
   />
   <div class="flex min-w-0 flex-1 flex-col gap-2">
     <div class="grid grid-cols-2 gap-2">
@@ -27,8 +29,8 @@
         value={layer.depth ?? '40%'}
         nudge={nudgeLength}
         note="how far it reaches inwards: %, px, vw"
-        show={(depth) => showLayer(bench, layer, { depth })}
-        keep={(depth) => keepLayer(bench, layer, { depth }, `${layer.name}: ${depth} deep`)}
+        show={(depth) => to.show({ depth })}
+        keep={(depth) => to.keep({ depth }, `${layer.name}: ${depth} deep`)}
       />
       <NumberField
         label="Softness"
@@ -36,19 +38,17 @@
         unit="%"
         least={0}
         most={100}
-        show={(part) => showLayer(bench, layer, { softness: part / 100 })}
-        keep={(part) =>
-          keepLayer(bench, layer, { softness: part / 100 }, `${layer.name}: softness ${part} %`)}
+        show={(part) => to.show({ softness: part / 100 })}
+        keep={(part) => to.keep({ softness: part / 100 }, `${layer.name}: softness ${part} %`)}
       />
     </div>
     <ColourField
-      {bench}
       tight
       label="Colour"
       value={own.colour ?? '#000000'}
-      show={(colour) => showLayer(bench, layer, { colour })}
-      keep={(colour) => keepLayer(bench, layer, { colour }, `${layer.name} in ${colour}`)}
+      show={(colour) => to.show({ colour })}
+      keep={(colour) => to.keep({ colour }, `${layer.name} in ${colour}`)}
     />
-    <LayerStrength {bench} {layer} ink={own.colour ?? '#000000'} />
+    <LayerStrength {layer} ink={own.colour ?? '#000000'} />
   </div>
 </div>

@@ -9,11 +9,12 @@ const shade = (edges: string[]) =>
 export default {
   kind: 'edge',
   name: 'edge shade',
+  title: 'A shade along an edge',
   order: 5,
   aside: (layer) => (layer.around ? 'all round' : (layer.edges ?? ['bottom']).join(', ')),
   ink: (layer) => layer.colour ?? '#000000',
-  offers: (bench) => {
-    const colour = bench.site?.palette?.[1] ?? '#000000';
+  offers: ({ doc }) => {
+    const colour = doc.palette[1] ?? '#000000';
     const each = (name: string, style: string, more: Record<string, unknown>) => ({
       name: `Edge shade: ${name}`,
       style: `background: ${style}`,

@@ -1,36 +1,38 @@
 <script lang="ts">
   import type { PatternLayer } from '../../../api/types';
-  import type { Bench } from '../../../bench/bench.svelte';
   import ColourField from '../../../parts/ColourField.svelte';
   import NumberField from '../../../parts/NumberField.svelte';
-  import { keepLayer, showLayer, shownLayer } from '../../change';
+  import { layerEditor, shownLayer } from '../../change';
   import FigurePicker from '../../FigurePicker.svelte';
   import LayerStrength from '../../LayerStrength.svelte';
+  import { useBench } from '../../../state/context';
 
-  let { bench, layer }: { bench: Bench; layer: PatternLayer } = $props();
+  let { layer }: { layer: PatternLayer } = $props();
+  const bench = useBench();
+  const to = layerEditor(() => layer);
+  const { doc } = useBench();
   const own = $derived(shownLayer(bench, layer));
   const offset = $derived([layer.offset?.[0] ?? 0, layer.offset?.[1] ?? 0] as const);
   type Values = Record<string, unknown>;
   const field = (label: string, make: (value: number) => Values) => ({
     label,
-    show: (value: number) => showLayer(bench, layer, make(value)),
-    keep: (value: number) => keepLayer(bench, layer, make(value), `${layer.name}: ${label} ${value}`),
+    show: (value: number) => to.show(make(value)),
+    keep: (value: number) => to.keep(make(value), `${layer.name}: ${label} ${value}`),
   });
 </script>
 
 <div class="flex flex-col gap-2 pt-1">
   <FigurePicker
     label="Tile"
-    figures={bench.library?.tiles ?? []}
+    figures={doc.library?.tiles ?? []}
     value={layer.tile}
-    choose={(tile, name) => void keepLayer(bench, layer, { tile }, `${layer.name}: ${name}`)}
+    choose={(tile, name) => void to.keep({ tile }, `${layer.name}: ${name}`)}
   />
   <ColourField
-    {bench}
     label="Colour"
     value={own.colour ?? '#ffffff'}
-    show={(colour) => showLayer(bench, layer, { colour })}
-    keep={(colour) => keepLayer(bench, layer, { colour }, `${layer.name} in ${colour}`)}
+    show={(colour) => to.show({ colour })}
+    keep={(colour) => to.keep({ colour }, `${layer.name} in ${colour}`)}
   />
   <div class="grid grid-cols-5 gap-2">
     <NumberField
@@ -76,12 +78,7 @@
         class="h-4 w-4"
         checked={layer.swapped ?? false}
         onchange={(e) =>
-          void keepLayer(
-            bench,
-            layer,
-            { swapped: e.currentTarget.checked },
-            `${layer.name}: swap figure and ground`,
-          )}
+          void to.keep({ swapped: e.currentTarget.checked }, `${layer.name}: swap figure and ground`)}
       /> figure and ground swapped
     </label>
     <label class="flex items-center gap-1.5">
@@ -89,10 +86,9 @@
         type="checkbox"
         class="h-4 w-4"
         checked={layer.flip ?? false}
-        onchange={(e) =>
-          void keepLayer(bench, layer, { flip: e.currentTarget.checked }, `${layer.name}: flip`)}
+        onchange={(e) => void to.keep({ flip: e.currentTarget.checked }, `${layer.name}: flip`)}
       /> flipped
     </label>
   </div>
-  <LayerStrength {bench} {layer} ink={own.colour ?? '#ffffff'} />
+  <LayerStrength {layer} ink={own.colour ?? '#ffffff'} />
 </div>

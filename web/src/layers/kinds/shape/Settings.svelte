@@ -1,16 +1,19 @@
 <script lang="ts">
   import type { ShapeLayer } from '../../../api/types';
-  import type { Bench } from '../../../bench/bench.svelte';
   import Choice from '../../../parts/Choice.svelte';
   import ColourField from '../../../parts/ColourField.svelte';
   import Field from '../../../parts/Field.svelte';
   import { nudgeLength } from '../../../parts/lengths';
-  import { keepLayer, showLayer, shownLayer } from '../../change';
+  import { layerEditor, shownLayer } from '../../change';
   import FigurePicker from '../../FigurePicker.svelte';
   import GradientField from '../../GradientField.svelte';
   import LayerStrength from '../../LayerStrength.svelte';
+  import { useBench } from '../../../state/context';
 
-  let { bench, layer }: { bench: Bench; layer: ShapeLayer } = $props();
+  let { layer }: { layer: ShapeLayer } = $props();
+  const bench = useBench();
+  const to = layerEditor(() => layer);
+  const { doc } = useBench();
   const own = $derived(shownLayer(bench, layer));
   const SIDES = [
     { value: 'bottom', name: 'foot' },
@@ -24,16 +27,16 @@
 <div class="flex flex-col gap-2 pt-1">
   <FigurePicker
     label="Silhouette"
-    figures={bench.library?.silhouettes ?? []}
+    figures={doc.library?.silhouettes ?? []}
     value={layer.silhouette}
-    choose={(silhouette, name) => void keepLayer(bench, layer, { silhouette }, `${layer.name}: ${name}`)}
+    choose={(silhouette, name) => void to.keep({ silhouette }, `${layer.name}: ${name}`)}
   />
   <div class="flex items-end gap-3">
     <Choice
       label="Stands at"
       value={layer.side ?? 'bottom'}
       options={SIDES}
-      choose={(side) => void keepLayer(bench, layer, { side }, `${layer.name}: at the ${side}`)}
+      choose={(side) => void to.keep({ side }, `${layer.name}: at the ${side}`)}
     />
     {#if layer.side !== 'whole'}
       <Field
@@ -43,17 +46,16 @@
         value={layer.depth ?? '30%'}
         nudge={nudgeLength}
         note="how deep it reaches: % of the area, px, vw"
-        show={(depth) => showLayer(bench, layer, { depth })}
-        keep={(depth) => keepLayer(bench, layer, { depth }, `${layer.name}: ${depth} deep`)}
+        show={(depth) => to.show({ depth })}
+        keep={(depth) => to.keep({ depth }, `${layer.name}: ${depth} deep`)}
       />
     {/if}
   </div>
   <ColourField
-    {bench}
     label="Colour"
     value={own.colour ?? '#ffffff'}
-    show={(colour) => showLayer(bench, layer, { colour })}
-    keep={(colour) => keepLayer(bench, layer, { colour, gradient: null }, `${layer.name} in ${colour}`)}
+    show={(colour) => to.show({ colour })}
+    keep={(colour) => to.keep({ colour, gradient: null }, `${layer.name} in ${colour}`)}
   />
   <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
     {#each [['flip', 'flipped'], ['outside', 'covers what is outside']] as const as [name, words] (name)}
@@ -62,8 +64,7 @@
           type="checkbox"
           class="h-4 w-4"
           checked={layer[name] ?? false}
-          onchange={(e) =>
-            void keepLayer(bench, layer, { [name]: e.currentTarget.checked }, `${layer.name}: ${words}`)}
+          onchange={(e) => void to.keep({ [name]: e.currentTarget.checked }, `${layer.name}: ${words}`)}
         />
         {words}
       </label>
@@ -76,15 +77,10 @@
         onchange={(e) => {
           const stops = [
             { colour: layer.colour ?? '#ffffff' },
-            { colour: bench.site?.palette?.[0] ?? '#000000' },
+            { colour: doc.site?.palette?.[0] ?? '#000000' },
           ];
           const gradient = e.currentTarget.checked ? { shape: 'linear', angle: 90, stops } : null;
-          void keepLayer(
-            bench,
-            layer,
-            { gradient },
-            `${layer.name}: ${gradient ? 'a gradient' : 'one colour'}`,
-          );
+          void to.keep({ gradient }, `${layer.name}: ${gradient ? 'a gradient' : 'one colour'}`);
         }}
       />
       a gradient
@@ -92,11 +88,10 @@
   </div>
   {#if layer.gradient}
     <GradientField
-      {bench}
       value={layer.gradient}
-      show={(gradient) => showLayer(bench, layer, { gradient })}
-      keep={(gradient, label) => void keepLayer(bench, layer, { gradient }, `${layer.name}: ${label}`)}
+      show={(gradient) => to.show({ gradient })}
+      keep={(gradient, label) => void to.keep({ gradient }, `${layer.name}: ${label}`)}
     />
   {/if}
-  <LayerStrength {bench} {layer} ink={own.colour ?? '#ffffff'} />
+  <LayerStrength {layer} ink={own.colour ?? '#ffffff'} />
 </div>

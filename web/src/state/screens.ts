@@ -1,5 +1,3 @@
-import type { Operation } from '../api/types';
-
 type Varying = { screens?: Record<string, object> };
 
 /** A layer, band or block as it is on a screen (null: everywhere). */
@@ -9,19 +7,6 @@ export function on<T extends Varying>(item: T, screen: string | null): T {
   const given = Object.fromEntries(Object.entries(own).filter(([, value]) => value !== null));
   if ('focal' in given && !('position' in given)) return { ...item, ...given, position: null };
   return { ...item, ...given };
-}
-
-/** Operations that set fields of an item everywhere, or on one screen alone. */
-export function setting<T extends Varying>(
-  path: string,
-  item: T,
-  values: Record<string, unknown>,
-  screen: string | null,
-): Operation[] {
-  if (!screen)
-    return Object.entries(values).map(([name, value]) => ({ op: 'add', path: `${path}/${name}`, value }));
-  const own = { ...item.screens?.[screen], ...values };
-  return [{ op: 'add', path: `${path}/screens`, value: { ...item.screens, [screen]: own } }];
 }
 
 /** The screens on which a field differs. */

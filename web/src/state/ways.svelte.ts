@@ -1,7 +1,12 @@
 import * as client from '../api/client';
-import { Refused } from '../api/client';
-import type { Block, Mended, PlightLine, Remedy } from '../api/types';
-import type { Bench } from '../bench/bench.svelte';
+import { Refused } from '../api/answer';
+import type { Block, Mended, PlightLine, Remedy, Site } from '../api/types';
+import type { Doc } from './doc.svelte';
+import type { Edits } from './edits.svelte';
+import type { Findings } from './findings.svelte';
+import type { Notices } from './notices.svelte';
+import type { Selection } from './selection.svelte';
+import { given } from './target';
 
 /** Ways out for one block of words, or for the whole page: sought as long as they are in sight. */
 export class Ways {
@@ -16,10 +21,20 @@ export class Ways {
   /** The words that are being mended, while a whole page is. */
   doing = $state<string | null>(null);
   private stopping = new AbortController();
-  private readonly bench: Bench;
+  /** The site that ways out were sought for. */
+  private of: Site | undefined;
+  private readonly doc: Doc;
+  private readonly edits: Edits;
+  private readonly selection: Selection;
+  private readonly findings: Findings;
+  private readonly notices: Notices;
 
-  constructor(bench: Bench) {
-    this.bench = bench;
+  constructor(doc: Doc, edits: Edits, selection: Selection, findings: Findings, notices: Notices) {
+    this.doc = doc;
+    this.edits = edits;
+    this.selection = selection;
+    this.findings = findings;
+    this.notices = notices;
   }
 
   get block(): Block | null {
@@ -28,13 +43,14 @@ export class Ways {
 
   /** The page's words, those that fall short first. */
   get words(): Block[] {
-    const all = this.bench.areas[0]?.blocks.filter((b) => b.kind !== 'picture' && b.kind !== 'space') ?? [];
+    const all =
+      this.selection.areas[0]?.blocks.filter((b) => b.kind !== 'picture' && b.kind !== 'space') ?? [];
     return all.toSorted((a, b) => Number(this.isShort(b.id)) - Number(this.isShort(a.id)));
   }
 
   isShort(block: string): boolean {
-    const here = this.bench.readings.some((r) => r.block === block && !r.meets && r.vouched);
-    return here || (this.bench.every?.found.blocks.some((b) => b.id === block && b.trouble) ?? false);
+    const here = this.findings.readings.some((r) => r.block === block && !r.meets && r.vouched);
+    return here || (this.findings.every?.found.blocks.some((b) => b.id === block && b.trouble) ?? false);
   }
 
   toggle(): void {
@@ -44,7 +60,7 @@ export class Ways {
 
   /** Open for the chosen words where they fall short, otherwise for those that do. */
   begin(block?: string): void {
-    const chosen = this.bench.block?.id ?? '';
+    const chosen = this.selection.block?.id ?? '';
     const short = this.words.filter((b) => this.isShort(b.id)).map((b) => b.id);
     this.blockId = block ?? (short.includes(chosen) ? chosen : (short[0] ?? chosen));
     this.open = true;
@@ -55,7 +71,7 @@ export class Ways {
     this.stop();
     this.open = false;
     this.mended = null;
-    this.bench.forget();
+    this.edits.forget();
   }
 
   /** Stop what is being sought; what was found stays. */
@@ -69,7 +85,8 @@ export class Ways {
   async seek(): Promise<void> {
     const block = this.block;
     if (!block) return;
-    const asked = { ...this.bench.asked, patch: [], block: block.id };
+    this.of = this.doc.state?.document;
+    const asked = { ...this.selection.asked, patch: [], block: block.id };
     this.mended = null;
     this.plight = null;
     this.found = [];
@@ -88,7 +105,8 @@ export class Ways {
 
   /** Mend the whole page at once: shown first, not kept. */
   async mendPage(): Promise<void> {
-    const asked = { ...this.bench.asked, patch: [] };
+    this.of = this.doc.state?.document;
+    const asked = { ...this.selection.asked, patch: [] };
     this.doing = '';
     this.share = 0;
     await this.follow(async (signal) => {
@@ -98,7 +116,7 @@ export class Ways {
           this.share = line.share;
         } else if (line.kind === 'mended') {
           this.mended = line;
-          this.bench.show(line.patch as never);
+          this.edits.show(given(line.patch, this.of));
         }
       }
     });
@@ -113,7 +131,7 @@ export class Ways {
     } catch (error) {
       if (stopping.signal.aborted || error instanceof DOMException) return;
       if (!(error instanceof Refused) || (error.status !== 409 && error.status !== 410))
-        this.bench.tell(error);
+        this.notices.tell(error);
     }
     if (this.stopping === stopping) {
       this.share = 1;
@@ -135,27 +153,27 @@ export class Ways {
 
   /** Show a way out on all screens while it is rested on. */
   try(remedy: Remedy): void {
-    this.bench.show(remedy.patch as never);
+    this.edits.show(given(remedy.patch, this.of));
   }
 
   leave(): void {
-    if (!this.mended) this.bench.forget();
+    if (!this.mended) this.edits.forget();
   }
 
   /** Keep a way out as one step. */
   async apply(remedy: Remedy): Promise<void> {
-    await this.bench.keep(remedy.patch as never, `${remedy.title}: ${remedy.sentence}`.slice(0, 200));
+    await this.edits.keep(given(remedy.patch, this.of), `${remedy.title}: ${remedy.sentence}`.slice(0, 200));
   }
 
   async keepMended(): Promise<void> {
     const { mended } = this;
     if (!mended) return;
-    await this.bench.keep(mended.patch as never, `Mend the page (${mended.done.length})`);
+    await this.edits.keep(given(mended.patch, this.of), `Mend the page (${mended.done.length})`);
     this.mended = null;
   }
 
   leaveMended(): void {
     this.mended = null;
-    this.bench.forget();
+    this.edits.forget();
   }
 }

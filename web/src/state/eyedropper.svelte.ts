@@ -1,6 +1,7 @@
 import * as client from '../api/client';
 import type { Spot } from '../api/types';
-import type { Bench } from './bench.svelte';
+import type { Notices } from './notices.svelte';
+import type { Selection } from './selection.svelte';
 
 const RECENT = 10;
 
@@ -10,10 +11,12 @@ export class Eyedropper {
   taker = $state.raw<((colour: string) => void) | null>(null);
   seen = $state.raw<Spot | null>(null);
   recent = $state.raw<string[]>([]);
-  private readonly bench: Bench;
+  private readonly selection: Selection;
+  private readonly notices: Notices;
 
-  constructor(bench: Bench) {
-    this.bench = bench;
+  constructor(selection: Selection, notices: Notices) {
+    this.selection = selection;
+    this.notices = notices;
   }
 
   ask(taker: (colour: string) => void): void {
@@ -32,12 +35,12 @@ export class Eyedropper {
   async take(screen: string, x: number, y: number): Promise<void> {
     const taker = this.taker;
     try {
-      const spot = await client.colourAt({ ...this.bench.asked, screen, x, y });
+      const spot = await client.colourAt({ ...this.selection.asked, screen, x, y });
       this.seen = spot;
       taker?.(spot.colour);
       this.used(spot.colour);
     } catch (error) {
-      this.bench.tell(error);
+      this.notices.tell(error);
     }
     this.taker = null;
   }

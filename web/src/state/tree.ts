@@ -114,3 +114,11 @@ export function around(page: Page, ids: string[]): Area[] {
   const joins = all.filter((a) => a.join && joined(page, a.join).some((b) => bands.includes(b.id)));
   return [...direct, ...joins, ...all.filter((a) => a.kind === 'page')];
 }
+
+/** The first words among some blocks, short enough for a name; none where there are none. */
+export function firstWords(blocks: readonly Block[], most = 18): string {
+  const words = blocks.map((b) => b.wording?.trim().split('\n')[0] ?? '').find((w) => w !== '') ?? '';
+  if (words.length <= most) return words;
+  const cut = words.slice(0, most + 1);
+  return `${cut.slice(0, Math.max(cut.lastIndexOf(' '), most - 6)).trim()} …`;
+}

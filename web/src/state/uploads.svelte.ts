@@ -1,8 +1,13 @@
 import * as client from '../api/client';
 import type { Asset, ImageLayer, Problem } from '../api/types';
-import type { Bench } from './bench.svelte';
+import type { Edits } from './edits.svelte';
+import type { Notices } from './notices.svelte';
+import type { Selection } from './selection.svelte';
 
 export type Upload = { id: number; name: string; done: number; problem: string | null; stop: () => void };
+
+/** Where a picture is to be shown. */
+type Place = { page: string; area: string; layer: string | null };
 
 const AT_ONCE = 3;
 
@@ -12,10 +17,14 @@ export class Uploads {
   /** Counts what has come onto the shelf, so that views know when to look again. */
   arrived = $state(0);
   private counter = 0;
-  private readonly bench: Bench;
+  private readonly edits: Edits;
+  private readonly selection: Selection;
+  private readonly notices: Notices;
 
-  constructor(bench: Bench) {
-    this.bench = bench;
+  constructor(edits: Edits, selection: Selection, notices: Notices) {
+    this.edits = edits;
+    this.selection = selection;
+    this.notices = notices;
   }
 
   dismiss(id: number): void {
@@ -25,7 +34,9 @@ export class Uploads {
   /** Bring files in, three at a time; with `lay` the first one is shown in the present area at once. */
   async bring(files: File[], lay: boolean): Promise<void> {
     this.list = this.list.filter((u) => !u.problem);
-    const queue = files.map((file, n) => ({ file, lay: lay && n === 0, upload: this.listed(file) }));
+    // where it shall be laid is known now; what is chosen when it arrives may be something else
+    const place = lay ? this.place(null) : null;
+    const queue = files.map((file, n) => ({ file, lay: n === 0 ? place : null, upload: this.listed(file) }));
     const take = async (): Promise<void> => {
       for (let next = queue.shift(); next; next = queue.shift())
         await this.one(next.file, next.lay, next.upload);
@@ -42,7 +53,7 @@ export class Uploads {
 
   private async one(
     file: File,
-    lay: boolean,
+    lay: Place | null,
     { id, abort }: { id: number; abort: AbortController },
   ): Promise<void> {
     const update = (part: Partial<Upload>) => {
@@ -51,13 +62,9 @@ export class Uploads {
     if (abort.signal.aborted) return this.dismiss(id);
     try {
       const { asset, healed } = await client.addPicture(file, (done) => update({ done }), abort.signal);
-      const problem = lay ? await this.lay(asset, null) : await this.shelve(asset);
+      const problem = lay ? await this.layAt(asset, lay) : await this.shelve(asset);
       if (problem) throw new Error(problem.message);
-      if (healed)
-        this.bench.notice = {
-          text: `${asset.name} was damaged on the disk. It is whole again.`,
-          tone: 'plain',
-        };
+      if (healed) this.notices.say(`${asset.name} was damaged on the disk. It is whole again.`);
       this.arrived += 1;
       this.dismiss(id);
     } catch (error) {
@@ -68,31 +75,36 @@ export class Uploads {
 
   /** Put a picture on the shelf; it is there once, however often it comes. */
   async shelve(asset: Asset): Promise<Problem | null> {
-    const problem = await this.bench.edit({ kind: 'shelve-picture', asset });
+    const problem = await this.edits.edit({ kind: 'shelve-picture', asset });
     if (problem?.kind === 'already-there') {
-      this.bench.notice = { text: problem.message, tone: 'plain' };
+      this.notices.say(problem.message);
       return null;
     }
-    if (!problem && asset.note) this.bench.notice = { text: `${asset.name}: ${asset.note}`, tone: 'plain' };
+    if (!problem) this.note(asset);
     return problem;
   }
 
   /** Show a picture in the present area: in a layer, in its lowest picture layer, or in a new one. */
-  async lay(asset: Asset, layer: ImageLayer | null): Promise<Problem | null> {
-    const { bench } = this;
-    const chosen = layer ?? (bench.layer?.kind === 'image' ? bench.layer : null);
-    const target = chosen ?? bench.layers.find((l) => l.kind === 'image');
-    const problem = await bench.edit(
-      {
-        kind: 'lay-picture',
-        page: bench.page?.id ?? '',
-        area: bench.area?.id ?? '',
-        asset,
-        layer: target?.id ?? null,
-      },
-      (card) => bench.chooseCard(card),
-    );
-    if (!problem && asset.note) bench.notice = { text: `${asset.name}: ${asset.note}`, tone: 'plain' };
+  lay(asset: Asset, layer: ImageLayer | null): Promise<Problem | null> {
+    return this.layAt(asset, this.place(layer));
+  }
+
+  private place(layer: ImageLayer | null): Place {
+    const { page, area, layers, layer: present } = this.selection;
+    const chosen = layer ?? (present?.kind === 'image' ? present : null);
+    const target = chosen ?? layers.find((l) => l.kind === 'image');
+    return { page: page?.id ?? '', area: area?.id ?? '', layer: target?.id ?? null };
+  }
+
+  private async layAt(asset: Asset, place: Place): Promise<Problem | null> {
+    const problem = await this.edits.edit({ kind: 'lay-picture', ...place, asset }, (card) => {
+      if (this.selection.area?.id === place.area) this.selection.chooseCard(card);
+    });
+    if (!problem) this.note(asset);
     return problem;
+  }
+
+  private note(asset: Asset): void {
+    if (asset.note) this.notices.say(`${asset.name}: ${asset.note}`);
   }
 }

@@ -1,0 +1,79 @@
+<script lang="ts" module>
+  /** Something that can be done. */
+  export type Action = { id: string; name: string; note?: string; off?: boolean; run: () => void };
+  /** What goes together, under a few words. */
+  export type Group = { title?: string; actions: Action[] };
+</script>
+
+<script lang="ts">
+  /** A menu of actions: each says what will happen. */
+  import { DropdownMenu } from 'bits-ui';
+  import type { Snippet } from 'svelte';
+
+  type Props = { label: string; groups: Group[]; opener: Snippet<[Record<string, unknown>]> };
+  let { label, groups, opener }: Props = $props();
+</script>
+
+<DropdownMenu.Root>
+  <DropdownMenu.Trigger>
+    {#snippet child({ props })}{@render opener(props)}{/snippet}
+  </DropdownMenu.Trigger>
+  <DropdownMenu.Portal>
+    <DropdownMenu.Content aria-label={label} sideOffset={4} collisionPadding={8} align="start">
+      {#snippet child({ wrapperProps, props, open })}
+        {#if open}
+          <div {...wrapperProps}>
+            <div {...props} class="menu-of">
+              {#each groups as group, n (n)}
+                <DropdownMenu.Group aria-label={group.title}>
+                  {#if group.title}<p class="muted title" aria-hidden="true">{group.title}</p>{/if}
+                  {#each group.actions as action (action.id)}
+                    <DropdownMenu.Item disabled={action.off} textValue={action.name} onSelect={action.run}>
+                      {#snippet child({ props: item })}
+                        <div {...item} class="action" title={action.note}>{action.name}</div>
+                      {/snippet}
+                    </DropdownMenu.Item>
+                  {/each}
+                </DropdownMenu.Group>
+              {/each}
+            </div>
+          </div>
+        {/if}
+      {/snippet}
+    </DropdownMenu.Content>
+  </DropdownMenu.Portal>
+</DropdownMenu.Root>
+
+<style>
+  .menu-of {
+    min-width: 168px;
+    max-width: min(340px, calc(100vw - 16px));
+    max-height: var(--bits-dropdown-menu-content-available-height);
+    overflow: auto;
+    box-shadow: var(--lift);
+    padding: 6px 0;
+    background: var(--color-base-100);
+    color: var(--color-base-content);
+    border: 1px solid var(--color-base-300);
+    border-radius: var(--radius-field);
+  }
+  .title {
+    padding: 4px 14px 2px;
+    font-size: var(--text-small);
+  }
+  .action {
+    display: flex;
+    align-items: center;
+    min-height: 30px;
+    padding: 2px 14px;
+    cursor: pointer;
+  }
+  .action[data-highlighted] {
+    background: color-mix(in oklab, var(--color-primary) 12%, transparent);
+    color: var(--color-primary);
+  }
+  .action[data-disabled] {
+    cursor: default;
+    color: color-mix(in oklab, var(--color-base-content) 55%, var(--color-base-100));
+  }
+</style>

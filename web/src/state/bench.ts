@@ -1,0 +1,58 @@
+import * as client from '../api/client';
+import { Doc } from './doc.svelte';
+import { Edits } from './edits.svelte';
+import { Eyedropper } from './eyedropper.svelte';
+import { Findings } from './findings.svelte';
+import { Notices } from './notices.svelte';
+import { Place } from './place.svelte';
+import { Selection } from './selection.svelte';
+import { Sight } from './sight.svelte';
+import { Uploads } from './uploads.svelte';
+import { Ways } from './ways.svelte';
+import { Work } from './work.svelte';
+
+/** The concerns of the bench, each by itself; what one needs of another it is given when it is made. */
+export type Bench = {
+  notices: Notices;
+  doc: Doc;
+  edits: Edits;
+  place: Place;
+  selection: Selection;
+  sight: Sight;
+  findings: Findings;
+  uploads: Uploads;
+  ways: Ways;
+  eyedropper: Eyedropper;
+  work: Work;
+};
+
+export function makeBench(): Bench {
+  const notices = new Notices();
+  const doc = new Doc();
+  const edits = new Edits(doc, notices);
+  const place = new Place(edits);
+  const selection = new Selection(doc, edits);
+  const sight = new Sight(doc, edits, selection, notices);
+  const findings = new Findings(doc, selection, sight, notices);
+  const uploads = new Uploads(edits, selection, notices);
+  const ways = new Ways(doc, edits, selection, findings, notices);
+  const eyedropper = new Eyedropper(selection, notices);
+  const work = new Work(notices);
+  return { notices, doc, edits, place, selection, sight, findings, uploads, ways, eyedropper, work };
+}
+
+/** Fetch the site and what ships, and choose what is worked on first. */
+export async function start({ doc, edits, selection, notices }: Bench): Promise<boolean> {
+  try {
+    const [state, fonts, library] = await Promise.all([client.state(), client.fonts(), client.library()]);
+    doc.fonts = fonts;
+    doc.library = library;
+    doc.take(state);
+    edits.shown.ring();
+    selection.restore({});
+    return true;
+  } catch (error) {
+    notices.tell(error);
+    return false;
+  }
+}

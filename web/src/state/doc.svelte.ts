@@ -1,0 +1,55 @@
+import { patched } from '../api/patch';
+import type { Font, Library, Operation, Screen, Site, State, Step } from '../api/types';
+import { GoneError, type Change } from './target';
+
+/** The site as the server keeps it, and with what is shown of it but not kept. */
+export class Doc {
+  state = $state.raw<State | null>(null);
+  /** What is shown and not kept. */
+  change = $state.raw<Change | null>(null);
+  fonts = $state.raw<Font[]>([]);
+  library = $state.raw<Library | null>(null);
+
+  readonly revision = $derived(this.state?.revision ?? 0);
+  /** What is shown and not kept, for the present state; nothing where it does not fit it any more. */
+  readonly draft = $derived<Operation[]>(this.drawn());
+  readonly site = $derived<Site | null>(this.state ? this.shown(this.state.document) : null);
+  readonly screens = $derived<Screen[]>(this.site?.screens ?? []);
+  readonly palette = $derived<string[]>(this.site?.palette ?? []);
+
+  private drawn(): Operation[] {
+    if (!this.state || !this.change) return [];
+    try {
+      return this.change(this.state.document);
+    } catch (error) {
+      if (error instanceof GoneError) return [];
+      throw error;
+    }
+  }
+
+  private shown(document: Site): Site {
+    try {
+      return patched(document, this.draft);
+    } catch {
+      return document;
+    }
+  }
+
+  /** Take over what has become of the site; what was just kept is not a draft any more. */
+  take(state: State, kept: Change | null = null): void {
+    this.state = state;
+    if (kept && this.change === kept) this.change = null;
+  }
+
+  /** The state after a step, or null where the step does not begin at the present one. */
+  after(step: Step): State | null {
+    const { patch, document, since, ...rest } = step;
+    if (document) return { ...rest, document };
+    if (!this.state || since !== this.state.revision || !patch) return null;
+    return { ...rest, document: patched(this.state.document, patch as Operation[]) };
+  }
+
+  asset(id: string | null | undefined) {
+    return this.site?.assets?.find((a) => a.id === id);
+  }
+}

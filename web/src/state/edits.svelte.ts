@@ -1,0 +1,230 @@
+import * as client from '../api/client';
+import { Refused } from '../api/answer';
+import { at, patched } from '../api/patch';
+import type { Edit, Problem, Site, State, Step } from '../api/types';
+import { Bell } from './bell';
+import type { Doc } from './doc.svelte';
+import type { Notices } from './notices.svelte';
+import { GoneError, type Change } from './target';
+
+/** What changes the site, and what tells of others' changes. */
+export type Server = Pick<typeof client, 'change' | 'edit' | 'undo' | 'redo' | 'since' | 'state'>;
+type UnderWay = { settle: () => Promise<unknown> };
+
+const TRIES = 4;
+const GONE = (error: GoneError): Problem => ({ kind: 'gone', message: error.message, path: '$' });
+
+/** Changes of the site: shown at once, kept one after the other. */
+export class Edits {
+  /** Something else is to be shown. */
+  readonly shown = new Bell();
+  private line: Promise<unknown> = Promise.resolve();
+  private hand: UnderWay | null = null;
+  private readonly keeping = new Set<Change>();
+  private readonly doc: Doc;
+  private readonly notices: Notices;
+  private readonly server: Server;
+
+  constructor(doc: Doc, notices: Notices, server: Server = client) {
+    this.doc = doc;
+    this.notices = notices;
+    this.server = server;
+  }
+
+  /** Something is under way now; what was before is settled. */
+  begin(hand: UnderWay): void {
+    if (this.hand !== hand) void this.settle();
+    this.hand = hand;
+  }
+
+  end(hand: UnderWay): void {
+    if (this.hand === hand) this.hand = null;
+  }
+
+  /** Keep what is under way, before anything else happens. */
+  async settle(): Promise<void> {
+    const { hand } = this;
+    this.hand = null;
+    await hand?.settle();
+  }
+
+  /** One after the other. */
+  private inLine<T>(call: () => Promise<T>): Promise<T> {
+    const done = this.line.then(call);
+    this.line = done.catch(() => {});
+    return done;
+  }
+
+  /** Show a change on all screens without keeping it. */
+  show(change: Change): void {
+    this.doc.change = change;
+    this.shown.ring();
+  }
+
+  /** Forget what is shown and neither kept nor being kept. */
+  forget(): void {
+    if (!this.doc.change || this.keeping.has(this.doc.change)) return;
+    this.doc.change = null;
+    this.shown.ring();
+  }
+
+  /** Keep a change as one step. Gives the problem when it was refused; then what was there stays. */
+  keep(change: Change, label: string): Promise<Problem | null> {
+    const before = this.doc.state;
+    this.doc.change = change;
+    this.keeping.add(change);
+    this.shown.ring();
+    return this.inLine(async () => {
+      try {
+        return await this.tried(change, label, before);
+      } catch (error) {
+        if (this.doc.change === change) this.doc.change = null;
+        this.shown.ring();
+        return this.refusal(error);
+      } finally {
+        this.keeping.delete(change);
+      }
+    });
+  }
+
+  private async tried(change: Change, label: string, before: State | null): Promise<null> {
+    for (let n = 1; ; n += 1) {
+      const { state } = this.doc;
+      if (!state) return null;
+      const patch = change(state.document);
+      if (same(state.document, patch)) {
+        if (this.doc.change === change) this.doc.change = null;
+        this.shown.ring();
+        return null;
+      }
+      try {
+        await this.taken(await this.server.change(state.revision, patch, label), change);
+        this.notices.clear();
+        if (before && before.revision !== state.revision)
+          this.overtook(before.document, state.document, patch, label);
+        return null;
+      } catch (error) {
+        if (!stale(error) || n === TRIES) throw error;
+        await this.catchUp();
+      }
+    }
+  }
+
+  /** Say what another hand had set in the same place meanwhile. */
+  private overtook(before: Site, other: Site, patch: { path: string }[], label: string): void {
+    for (const { path } of patch) {
+      const [was, theirs] = [valueAt(before, path), valueAt(other, path)];
+      if (JSON.stringify(was) === JSON.stringify(theirs)) continue;
+      return this.notices.say(
+        `${label}: another window had made it ${said(theirs)} meanwhile. Yours holds now; Undo brings that back.`,
+      );
+    }
+  }
+
+  /** Carry out an edit that the core computes, as one step. Gives the problem when it was refused. */
+  async edit(what: Edit, chosen: (id: string) => void = () => {}): Promise<Problem | null> {
+    await this.settle();
+    return this.inLine(async () => {
+      try {
+        const answer = await this.again(() => this.server.edit(this.doc.revision, what));
+        await this.taken(answer.step);
+        this.notices.clear();
+        if (answer.chosen) chosen(answer.chosen);
+        return null;
+      } catch (error) {
+        const problem = await this.refusal(error);
+        if (problem && !this.notices.notice) this.notices.warn(problem.message);
+        return problem;
+      }
+    });
+  }
+
+  /** Undo or redo. Where another window was faster, nothing is, and it is said. */
+  async move(way: 'undo' | 'redo'): Promise<void> {
+    await this.settle();
+    return this.inLine(async () => {
+      if (!this.doc.state?.[way]) return;
+      try {
+        await this.taken(await this.server[way](this.doc.revision));
+      } catch (error) {
+        if (stale(error)) {
+          await this.catchUp();
+          this.notices.warn(
+            `Another window has changed the site meanwhile; nothing was ${way === 'undo' ? 'undone' : 'redone'}.`,
+          );
+        } else await this.refusal(error);
+      }
+    });
+  }
+
+  /** Put another site in place of the present one, after what is being kept. */
+  async exchange(call: (revision: number) => Promise<Step>): Promise<Problem | null> {
+    await this.settle();
+    return this.inLine(async () => {
+      try {
+        await this.taken(await this.again(() => call(this.doc.revision)));
+        return null;
+      } catch (error) {
+        return this.refusal(error);
+      }
+    });
+  }
+
+  private async again<T>(call: () => Promise<T>): Promise<T> {
+    for (let n = 1; ; n += 1)
+      try {
+        return await call();
+      } catch (error) {
+        if (!stale(error) || n === TRIES) throw error;
+        await this.catchUp();
+      }
+  }
+
+  private async taken(step: Step, kept: Change | null = null): Promise<void> {
+    this.doc.take(this.doc.after(step) ?? (await this.server.state()), kept);
+    this.shown.ring();
+  }
+
+  /** Take over what has been changed elsewhere, once what is being kept here is. */
+  follow(revision: number): Promise<void> {
+    return this.inLine(async () => {
+      if (revision > this.doc.revision)
+        await this.catchUp().catch((error: unknown) => this.notices.tell(error));
+    });
+  }
+
+  private async catchUp(): Promise<void> {
+    await this.taken(await this.server.since(this.doc.revision));
+  }
+
+  private async refusal(error: unknown): Promise<Problem | null> {
+    if (error instanceof GoneError) {
+      this.notices.warn(error.message);
+      return GONE(error);
+    }
+    if (!(error instanceof Refused)) throw error;
+    if (error.status === 0 || error.status === 409) this.notices.tell(error);
+    return error.problem;
+  }
+}
+
+function stale(error: unknown): boolean {
+  return error instanceof Refused && error.status === 409;
+}
+
+function same(document: Site, patch: Parameters<typeof patched>[1]): boolean {
+  return JSON.stringify(patched(document, patch)) === JSON.stringify(document);
+}
+
+function valueAt(site: Site, path: string): unknown {
+  try {
+    return at(site, path);
+  } catch {
+    return undefined;
+  }
+}
+
+function said(value: unknown): string {
+  if (value === null || value === undefined) return 'nothing';
+  return typeof value === 'object' ? 'something else' : String(value);
+}

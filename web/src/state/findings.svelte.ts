@@ -1,0 +1,112 @@
+import * as client from '../api/client';
+import type { AreaView, BuildUp, Framing, Overlay, Reading, ScreenAreas, Situations } from '../api/types';
+import type { Doc } from './doc.svelte';
+import { Latest, Settled } from './latest';
+import type { Notices } from './notices.svelte';
+import type { Selection } from './selection.svelte';
+import type { Sight } from './sight.svelte';
+
+/** What the core has computed for what is shown and chosen. */
+export class Findings {
+  readings = $state.raw<Reading[]>([]);
+  buildUp = $state.raw<BuildUp | null>(null);
+  overlay = $state.raw<Overlay | null>(null);
+  framing = $state.raw<Framing | null>(null);
+  areaViews = $state.raw<ScreenAreas[]>([]);
+  /** Every situation of the page, once it was looked at. */
+  every = $state.raw<{ revision: number; page: string; found: Situations } | null>(null);
+  /** Which block's readings the contrast line follows; null: the one that fares worst. */
+  lineBlock = $state<string | null>(null);
+  private readonly reading = new Latest();
+  private readonly settling = new Settled(180);
+  private of = { page: '', area: '', card: '' };
+  private readonly doc: Doc;
+  private readonly selection: Selection;
+  private readonly sight: Sight;
+  private readonly notices: Notices;
+
+  readonly short = $derived(this.readings.filter((r) => !r.meets && r.vouched));
+
+  constructor(doc: Doc, selection: Selection, sight: Sight, notices: Notices) {
+    this.doc = doc;
+    this.selection = selection;
+    this.sight = sight;
+    this.notices = notices;
+    sight.shown.listen(() => this.read());
+    selection.moved.listen(() => this.turn());
+  }
+
+  /** What is known of the chosen area on a screen. */
+  areaOn(screen: string): AreaView | null {
+    const view = this.areaViews.find((v) => v.screen === screen);
+    return view?.areas.find((a) => a.area === this.selection.area?.id) ?? null;
+  }
+
+  /** What falls short in the situation that the screens are in. */
+  get met(): Reading[] {
+    const { situation } = this.sight;
+    if (!situation || this.every?.revision !== this.doc.revision) return [];
+    return this.every.found.cells.filter((c) => c.situation === situation.id && !c.meets);
+  }
+
+  /** What was found for another choice is not shown for this one. */
+  private turn(): void {
+    const { page, area, card } = this.selection.chosen;
+    if (page !== this.of.page) {
+      this.readings = [];
+      this.areaViews = [];
+    }
+    if (page !== this.of.page || area !== this.of.area) {
+      this.buildUp = null;
+      this.lineBlock = null;
+    }
+    if (page !== this.of.page || area !== this.of.area || card !== this.of.card) {
+      this.overlay = null;
+      if (this.framing?.layer !== card) this.framing = null;
+    }
+    this.of = { page, area, card };
+    this.settle();
+  }
+
+  private read(): void {
+    this.reading.run(async () => {
+      if (!this.sight.idle && this.reading.idle) return;
+      const { asked } = this.selection;
+      try {
+        this.readings = await client.readings(asked);
+        this.settle();
+      } catch (error) {
+        if (await this.sight.late(error)) return;
+        if (asked.patch.length === 0) this.notices.tell(error);
+      }
+    });
+  }
+
+  /** Follow the readings of one block along the build-up, or of the one that fares worst. */
+  follow(block: string | null): void {
+    this.lineBlock = block;
+    this.settle();
+  }
+
+  private settle(): void {
+    this.settling.run(async (signal) => {
+      const { area, layer, asked } = this.selection;
+      if (!area || !this.doc.state) return;
+      const here = { ...asked, area: area.id };
+      try {
+        await Promise.all([
+          client.buildUp({ ...here, block: this.lineBlock }, signal).then((found) => (this.buildUp = found)),
+          client.areas(asked, signal).then((found) => (this.areaViews = found)),
+          layer?.kind === 'image'
+            ? client.framing({ ...here, layer: layer.id }, signal).then((found) => (this.framing = found))
+            : null,
+        ]);
+        this.overlay =
+          layer && layer.kind !== 'image' ? await client.overlay({ ...here, layer: layer.id }, signal) : null;
+      } catch (error) {
+        if (await this.sight.late(error)) return;
+        if (asked.patch.length === 0) this.notices.tell(error);
+      }
+    });
+  }
+}

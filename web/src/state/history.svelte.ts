@@ -1,0 +1,66 @@
+import { isStep, read, write, type Address } from './address';
+import type { Bench } from './bench';
+import * as client from '../api/client';
+
+/** Where the bench is, as an address. */
+function addressOf({ place, selection, sight, ways }: Bench): Address {
+  const { page, area, card, block, scope } = selection.chosen;
+  return {
+    view: place.view,
+    page,
+    area,
+    card,
+    block: card === 'words' ? block || undefined : undefined,
+    scope: scope ?? undefined,
+    screen: sight.forward ?? undefined,
+    situation: sight.situation?.id ?? (sight.pointed ? 'pointed' : undefined),
+    tab: place.tab || undefined,
+    item: place.item || undefined,
+    panel: place.panel || (ways.open ? 'ways' : undefined),
+  };
+}
+
+/** Go where an address says. What is not there any more is left out. */
+async function goTo(bench: Bench, address: Address): Promise<void> {
+  const { doc, place, selection, sight, ways, findings } = bench;
+  selection.restore({ ...address, scope: address.scope ?? null });
+  place.view = address.view;
+  place.tab = address.tab ?? '';
+  place.item = address.item ?? '';
+  place.panel = address.panel && address.panel !== 'ways' ? address.panel : '';
+  if (address.panel === 'ways') ways.begin(address.block);
+  else ways.close();
+  sight.bring(doc.screens.some((s) => s.id === address.screen) ? (address.screen ?? null) : null);
+  const { situation } = address;
+  if (situation === 'pointed') return sight.point(true);
+  if ((situation ?? null) === (sight.situation?.id ?? null) && !sight.pointed) return;
+  if (!situation) return sight.meet(null);
+  const page = selection.page?.id ?? '';
+  if (findings.every?.revision !== doc.revision || findings.every.page !== page) {
+    const found = await client.situations({ ...selection.asked, patch: [] }).catch(() => null);
+    if (found) findings.every = { revision: doc.revision, page, found };
+  }
+  sight.meet(findings.every?.found.situations.find((s) => s.id === situation) ?? null);
+}
+
+/** Keep the address true to where the bench is, and the bench to the address when the browser goes back or forward. */
+export function keepAddress(bench: Bench): void {
+  let at = read(window.location.search);
+  let going = true;
+  void goTo(bench, at).finally(() => (going = false));
+  window.addEventListener('popstate', () => {
+    at = read(window.location.search);
+    going = true;
+    void goTo(bench, at).finally(() => (going = false));
+  });
+  $effect.root(() => {
+    $effect(() => {
+      const next = addressOf(bench);
+      if (going || write(next) === write(at)) return;
+      const path = window.location.pathname + write(next);
+      if (isStep(at, next)) window.history.pushState(null, '', path);
+      else window.history.replaceState(null, '', path);
+      at = next;
+    });
+  });
+}

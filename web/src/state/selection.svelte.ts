@@ -1,0 +1,181 @@
+import type { Band, Block, Layer, Page } from '../api/types';
+import { Bell } from './bell';
+import type { Doc } from './doc.svelte';
+import type { Edits } from './edits.svelte';
+import type { Target } from './target';
+import { areasOf, around, type Area } from './tree';
+
+/** The ids of all that is chosen. */
+export type Chosen = { page: string; area: string; card: string; block: string; scope: string | null };
+
+/** What is chosen on the bench. Whatever is under way is settled before the choice changes. */
+export class Selection {
+  pageId = $state('home');
+  areaId = $state('');
+  cardId = $state('');
+  blockId = $state('');
+  /** Which screen settings are being made for; null: for all. */
+  scope = $state<string | null>(null);
+  /** Counts choices of an area, so that screens can show where it is. */
+  flash = $state(0);
+  /** The choice has changed. */
+  readonly moved = new Bell();
+  private readonly doc: Doc;
+  private readonly edits: Edits;
+
+  readonly page = $derived.by<Page | null>(
+    () => this.doc.site?.pages.find((p) => p.id === this.pageId) ?? this.doc.site?.pages[0] ?? null,
+  );
+  readonly bands = $derived<Band[]>(this.page?.bands ?? []);
+  readonly areas = $derived<Area[]>(this.page ? areasOf(this.page) : []);
+  readonly area = $derived<Area | null>(
+    this.areas.find((a) => a.id === this.areaId) ??
+      this.areas.find((a) => a.band?.role === 'banner') ??
+      this.areas[0] ??
+      null,
+  );
+  readonly band = $derived<Band | null>(this.area?.band ?? null);
+  readonly layers = $derived<Layer[]>((this.area?.backdrop.layers ?? []) as Layer[]);
+  readonly layer = $derived<Layer | null>(this.layers.find((l) => l.id === this.cardId) ?? null);
+  readonly blocks = $derived<Block[]>(this.area?.blocks ?? []);
+  readonly words = $derived<Block[]>(this.blocks.filter((b) => b.kind !== 'picture' && b.kind !== 'space'));
+  readonly block = $derived<Block | null>(
+    this.blocks.find((b) => b.id === this.blockId) ?? this.blocks[0] ?? null,
+  );
+
+  constructor(doc: Doc, edits: Edits) {
+    this.doc = doc;
+    this.edits = edits;
+  }
+
+  /** What is asked about: the present page with what is shown of the site. */
+  get asked() {
+    return { revision: this.doc.revision, patch: this.doc.draft, page: this.page?.id ?? 'home' };
+  }
+
+  /** The chosen area as a target, and what lies in it or around it. */
+  get target(): Target {
+    return { page: this.page?.id, area: this.area?.id };
+  }
+
+  layerTarget(layer: string): Target {
+    return { ...this.target, layer };
+  }
+
+  blockTarget(block: string): Target {
+    return { page: this.page?.id, block };
+  }
+
+  get bandTarget(): Target {
+    return { page: this.page?.id, band: this.band?.id };
+  }
+
+  get chosen(): Chosen {
+    return {
+      page: this.page?.id ?? '',
+      area: this.area?.id ?? '',
+      card: this.cardId,
+      block: this.blockId,
+      scope: this.scope,
+    };
+  }
+
+  private change(how: () => void): void {
+    void this.edits.settle();
+    this.edits.forget();
+    how();
+    this.moved.ring();
+  }
+
+  /** Choose what an address says; what is not there is left out. */
+  restore(wanted: Partial<Chosen>): void {
+    this.change(() => {
+      if (wanted.page) this.pageId = wanted.page;
+      this.areaId = wanted.area ?? this.area?.id ?? '';
+      this.areaId = this.area?.id ?? '';
+      this.cardId = wanted.card && this.hasCard(wanted.card) ? wanted.card : this.firstCard();
+      this.blockId = wanted.block ?? this.blockId;
+      this.scope = this.doc.screens.some((s) => s.id === wanted.scope) ? (wanted.scope ?? null) : null;
+    });
+  }
+
+  private hasCard(id: string): boolean {
+    return id === 'base' || id === 'words' || this.layers.some((l) => l.id === id);
+  }
+
+  /** The topmost overlay, the topmost layer, or the base. */
+  private firstCard(): string {
+    return this.layers.findLast((l) => l.kind !== 'image')?.id ?? this.layers.at(-1)?.id ?? 'base';
+  }
+
+  choosePage(id: string): void {
+    this.change(() => {
+      this.pageId = id;
+      this.areaId = this.areas.find((a) => a.band?.role === 'banner')?.id ?? this.areas[0]?.id ?? '';
+      this.flash += 1;
+      this.cardId = this.firstCard();
+    });
+  }
+
+  /** Choose an area, and a card of its build-up. */
+  choose(id: string, card?: string): void {
+    this.change(() => {
+      this.areaId = id;
+      this.flash += 1;
+      this.cardId = card ?? this.firstCard();
+    });
+  }
+
+  chooseCard(id: string): void {
+    this.change(() => (this.cardId = id));
+  }
+
+  /** Choose the card before or after the present one. */
+  walk(by: number): void {
+    const cards = ['base', ...this.layers.map((l) => l.id), 'words'];
+    const next = cards[cards.indexOf(this.cardId) + by];
+    if (next) this.chooseCard(next);
+  }
+
+  /** Make settings for one screen, or for all. */
+  scopeTo(screen: string | null): void {
+    this.change(() => (this.scope = screen));
+  }
+
+  /** Choose a block of words: in the present area where it is one of its own, otherwise in its band. */
+  chooseBlock(id: string): void {
+    this.change(() => {
+      this.blockId = id;
+      if (!this.blocks.some((b) => b.id === id)) {
+        const inner = this.areas.findLast((a) => a.blocks.some((b) => b.id === id));
+        if (inner?.band) {
+          this.areaId = inner.band.id;
+          this.flash += 1;
+        }
+      }
+      this.cardId = 'words';
+    });
+  }
+
+  /** Choose what was clicked on a screen: words first, then the area around, and the one around that. */
+  chooseClicked(ids: string[]): void {
+    if (!this.page) return;
+    const areas = around(this.page, ids);
+    const block = this.areas[0]?.blocks.find((b) => ids.includes(b.id));
+    const onWords = this.cardId === 'words' && this.blockId === block?.id;
+    const band = areas.find((a) => a.kind === 'band');
+    if (block && !onWords) {
+      const inside = areas.some((a) => a.id === this.areaId);
+      this.change(() => {
+        this.blockId = block.id;
+        this.areaId = (inside ? this.area : band)?.id ?? this.areaId;
+        this.flash += 1;
+        this.cardId = 'words';
+      });
+      return;
+    }
+    const at = areas.findIndex((a) => a.id === this.areaId);
+    const from = block || at < 0 ? areas[0] : (areas[at + 1] ?? areas[0]);
+    if (from) this.choose(from.id);
+  }
+}
