@@ -1,12 +1,14 @@
 """The command line."""
 
 import json
+import sys
 
 import cv2
 import pytest
 from typer.testing import CliRunner
 
 from garnetfern.cli import app, start_site
+from garnetfern.cli.common import painted
 from garnetfern.service.site_file import pack_site_file
 from garnetfern.service.studio import Studio
 from tests.conftest import jpeg
@@ -32,7 +34,9 @@ def short(tmp_path):
 def test_check_passes_where_all_can_be_read(good):
     result = run(app, ["check", str(good)])
     assert result.exit_code == 0
-    assert "9 of 9 readings meet AA; 0 fall short." in result.stdout
+    assert result.stdout.splitlines()[-1] == "9 readings, 9 can be read (AA)."
+    assert "ok" not in result.stdout
+    assert run(app, ["check", str(good), "--all"]).stdout.count("  ok ") == 9
 
 
 def test_check_fails_and_names_what_falls_short(short):
@@ -40,6 +44,17 @@ def test_check_fails_and_names_what_falls_short(short):
     assert result.exit_code == 1
     assert "SHORT" in result.stdout
     assert "falls short: 1.3 of 3" in result.stdout
+    assert "home: 6 readings, 0 can be read, 6 fall short" in result.stdout
+    assert result.stdout.splitlines()[-1].startswith("6 readings, 0 can be read")
+
+
+def test_colour_is_for_terminals_that_want_it(monkeypatch):
+    line = painted("it falls short", "SHORT")
+    assert line == "it falls short"
+    monkeypatch.setattr(sys.stdout, "isatty", lambda: True)
+    assert painted("it falls short", "SHORT") != line
+    monkeypatch.setenv("NO_COLOR", "1")
+    assert painted("it falls short", "SHORT") == line
 
 
 def test_check_as_json(short):

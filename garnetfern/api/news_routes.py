@@ -53,7 +53,7 @@ def news_routes(studio: Studio) -> APIRouter:
     """What has changed since a revision, and that something has."""
     api = APIRouter(prefix="/api", responses={**problem_of(404)})
 
-    @api.get("/news", response_class=StreamingResponse)
+    @api.get("/news", response_class=StreamingResponse, include_in_schema=False)
     async def news() -> StreamingResponse:
         """Events `revision` (its number) and `work` (a piece of long work), as they happen."""
         return StreamingResponse(_events(studio), media_type="text/event-stream", headers=FRESH)

@@ -16,10 +16,10 @@ from ..core.resolve.lengths import Viewport
 from ..core.resolve.page import resolve_page
 from ..fonts import font_bytes, shipped_fonts
 from ..service.memory import MemoryPictures
-from ..service.report import check_site, demanding, junit, run_over_widths, table, width_table
+from ..service.report import check_site, demanding, junit, run_over_widths, summed, table, width_table
 from ..service.vouching import lettering_notes
 from ..store.files import write_whole
-from .common import SiteArgument, app, fail, opened, page_of, progress, telling
+from .common import SiteArgument, app, fail, opened, page_of, painted, progress, telling
 
 
 @app.command()
@@ -29,8 +29,12 @@ def check(
     require: Annotated[Requirement | None, typer.Option(help="AA or AAA, instead of what the site says")] = None,
     width_run: Annotated[bool, typer.Option("--width-run", help="every width from 320 to 2560 px as well")] = False,
     report: Annotated[Path | None, typer.Option("--junit", help="write JUnit XML there")] = None,
+    every: Annotated[bool, typer.Option("--all", help="every reading, not only what falls short")] = False,
 ) -> None:
-    """Check every block of words in every situation. Exit code 1: some fall short; 2: it cannot be checked."""
+    """Check every block of words in every situation: what falls short, by page, then the sum.
+
+    Exit code 1: some fall short; 2: it cannot be checked.
+    """
     found = opened(file)
     site = demanding(found.site, require)
     reader = Reader(shipped_fonts(), MemoryPictures(found.pictures))
@@ -47,17 +51,15 @@ def check(
     if as_json:
         typer.echo(json.dumps({"readings": rows, "short": len(short), "widths": widths, "notes": notes}, indent=1))
     else:
-        typer.echo(table(rows))
+        for said, line in table(rows, every):
+            typer.echo(painted(line, said))
         if widths:
             typer.echo(width_table(widths))
         for note in notes:
             typer.echo(f"note   {note['page']:10} {note['sentence']}")
-        unsure = sum(not row["vouched"] for row in rows)
-        met = f"{len(rows) - len(short) - unsure} of {len(rows)} readings meet {site.requirement}"
-        doubt = f"; {unsure} cannot be vouched for" if unsure else ""
-        typer.echo(f"\n{met}; {len(short)} fall short{doubt}.")
         if width_run:
             typer.echo(f"Over the widths words begin to fall short {len(failing)} times.")
+        typer.echo(f"\n{summed(rows)} ({site.requirement}).")
     raise typer.Exit(1 if short or failing else 0)
 
 

@@ -1,5 +1,6 @@
 """What all commands share: the application, opening site files, saying what went wrong, and progress."""
 
+import os
 import sys
 from collections.abc import Iterator
 from contextlib import contextmanager
@@ -29,6 +30,16 @@ def fail(message: str) -> NoReturn:
     """End with 2: it could not be done."""
     typer.echo(message, err=True)
     raise typer.Exit(2)
+
+
+COLOURS = {"ok": "green", "SHORT": "yellow", "unsure": "cyan"}
+
+
+def painted(line: str, verdict: str) -> str:
+    """A line in the colour of its verdict, on a terminal alone; not where `NO_COLOR` is set. Words say the same."""
+    if not sys.stdout.isatty() or os.environ.get("NO_COLOR"):
+        return line
+    return typer.style(line, fg=COLOURS.get(verdict))
 
 
 @contextmanager

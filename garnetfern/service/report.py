@@ -56,16 +56,35 @@ def verdict(row: Row) -> str:
     return "unsure" if not row["vouched"] else "ok" if row["meets"] else "SHORT"
 
 
-def table(rows: list[Row]) -> str:
-    """Rows for reading on a terminal."""
+def table(rows: list[Row], every: bool) -> list[tuple[str, str]]:
+    """What a check found, by page, as lines with their verdict: what falls short and what is unsure, or every reading.
+
+    The verdict of a page's own line is that of its worst reading; it says how many of its readings can be read.
+    """
+    lines: list[tuple[str, str]] = []
     width = max((len(r["block"]) for r in rows), default=5)
     names = max((len(r["name"]) for r in rows), default=5)
-    lines = []
-    for r in rows:
-        figure = f"{r['shown'] or '-':>5} of {r['required']:g}"
-        where = f"{r['page']:10} {r['block']:{width}}  {r['name']:{names}}"
-        lines.append(f"{verdict(r):6} {where}  {figure:12} {r['sentence']}")
-    return "\n".join(lines)
+    for slug in dict.fromkeys(r["page"] for r in rows):
+        mine = [r for r in rows if r["page"] == slug]
+        shown = mine if every else [r for r in mine if verdict(r) != "ok"]
+        worst = next((v for v in ("SHORT", "unsure") if any(verdict(r) == v for r in mine)), "ok")
+        lines.append((worst, f"{slug}: {summed(mine)}"))
+        for r in shown:
+            figure = f"{r['shown'] or '-':>5} of {r['required']:g}"
+            where = f"{r['block']:{width}}  {r['name']:{names}}"
+            lines.append((verdict(r), f"  {verdict(r):6} {where}  {figure:12} {r['sentence']}"))
+    return lines
+
+
+def summed(rows: list[Row]) -> str:
+    """How many of some readings can be read, in one line."""
+    said = [verdict(r) for r in rows]
+    parts = [f"{len(rows)} reading{'' if len(rows) == 1 else 's'}", f"{said.count('ok')} can be read"]
+    if said.count("SHORT"):
+        parts.append(f"{said.count('SHORT')} fall{'s' if said.count('SHORT') == 1 else ''} short")
+    if said.count("unsure"):
+        parts.append(f"{said.count('unsure')} cannot be vouched for")
+    return ", ".join(parts)
 
 
 def width_table(rows: list[Row]) -> str:

@@ -5,26 +5,11 @@ from pathlib import Path
 
 import pytest
 
-from garnetfern.api.app import create_app
 from garnetfern.service.site_file import pack_site_file
-from tests.api.own import OwnClient
 from tests.conftest import jpeg
 from tests.sites import one_banner
 
 BAND = "/pages/0/bands/0"
-
-
-@pytest.fixture
-def app(tmp_path):
-    made = create_app(tmp_path)
-    made.state.studio.start(one_banner(), "A new site")
-    return made
-
-
-@pytest.fixture
-def client(app):
-    with OwnClient(app, raise_server_exceptions=False) as found:
-        yield found
 
 
 def asked(client, **more):
@@ -72,8 +57,8 @@ def test_a_bad_value_is_answered_with_its_path(client, path, value, said):
 
 def test_a_preview_is_shown_and_not_kept(client):
     found = client.post("/api/live", json={**asked(client), "patch": replace("backdrop/base", "#123456")}).json()
-    assert "#123456" in found["css"]
-    assert "#123456" not in client.post("/api/live", json=asked(client)).json()["css"]
+    assert any("#123456" in line for line in found["css"])
+    assert not any("#123456" in line for line in client.post("/api/live", json=asked(client)).json()["css"])
     assert client.get("/api/state").json()["undo"] is None
 
 
@@ -84,7 +69,7 @@ def test_before_is_the_last_step(client):
 
 
 def test_readings_and_build_up(client):
-    readings = client.post("/api/readings", json=asked(client)).json()["readings"]
+    readings = client.post("/api/readings", json=asked(client)).json()
     assert {r["screen"] for r in readings} == {"desktop", "tablet", "phone"}
     assert all(r["meets"] for r in readings)
     cards = client.post("/api/build-up", json=asked(client, area="banner")).json()["cards"]

@@ -65,11 +65,11 @@ def test_schemes_are_listed_and_tried_without_being_kept(client):
 def test_a_page_is_shown_at_rest_and_pointed_at(client):
     over = {"fade": 100, "base": None, "layers": {"over": {"opacity": 0.9}}}
     patch = [{"op": "add", "path": "/pages/0/bands/0/backdrop/over", "value": over}]
-    rest = client.post("/api/live", json={**asked(client), "patch": patch}).json()["css"]
-    pointed = client.post("/api/live", json={**asked(client), "patch": patch, "pointed": True}).json()["css"]
+    rest = "\n".join(client.post("/api/live", json={**asked(client), "patch": patch}).json()["css"])
+    pointed = "\n".join(client.post("/api/live", json={**asked(client), "patch": patch, "pointed": True}).json()["css"])
     assert ".gf-over {\n  background-color: #ffffff;\n  opacity: 0.5;" in rest
     assert ".gf-over {\n  background-color: #ffffff;\n  opacity: 0.9;" in pointed
-    names = [r["name"] for r in client.post("/api/readings", json={**asked(client), "patch": patch}).json()["readings"]]
+    names = [r["name"] for r in client.post("/api/readings", json={**asked(client), "patch": patch}).json()]
     assert "Phone, pointer over" in names
 
 

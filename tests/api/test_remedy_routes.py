@@ -54,7 +54,7 @@ def test_a_page_is_mended_in_one_patch(client):
     mended = found[-1]
     assert mended["left"] == []
     assert [d["words"] for d in mended["done"]] == [HEADING["wording"]]
-    readings = client.post("/api/readings", json=asked(client, patch=mended["patch"])).json()["readings"]
+    readings = client.post("/api/readings", json=asked(client, patch=mended["patch"])).json()
     assert all(r["meets"] for r in readings)
 
 
@@ -77,7 +77,9 @@ def test_what_cannot_be_asked_is_refused_with_a_reason(client, path, more, statu
 def test_a_newer_question_ends_an_older_one_with_a_line_that_says_so(client):
     studio = client.app.state.studio
     polite = studio.polite
-    studio.polite = lambda kind: (polite(kind), polite(kind))[0]  # the first of two is overtaken at once
+    studio.polite = lambda kind, window="": (polite(kind, window), polite(kind, window))[
+        0
+    ]  # the first of two is overtaken at once
     found = lines(client.post("/api/remedies", json=asked(client, block="headline")))
     assert found[-1]["kind"] == "problem"
     assert found[-1]["status"] == 410

@@ -66,6 +66,6 @@ def test_the_build_up_is_walked_with_brackets(bench: Page):
 
 def test_the_list_of_keys_opens_and_closes(bench: Page):
     bench.keyboard.press("?")
-    expect(bench.get_by_role("complementary", name="Keys")).to_be_visible()
+    expect(bench.get_by_role("dialog", name="Keys")).to_be_visible()
     bench.keyboard.press("Escape")
-    expect(bench.get_by_role("complementary", name="Keys")).to_have_count(0)
+    expect(bench.get_by_role("dialog", name="Keys")).to_have_count(0)

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import BenchView from './bench/BenchView.svelte';
+  import { keepFocus } from './frame/focus';
   import Waiting from './frame/Waiting.svelte';
   import Notice from './frame/Notice.svelte';
   import TopBar from './frame/TopBar.svelte';
@@ -32,9 +33,12 @@
     if (!failed) keepAddress(bench);
   }
 
+  let frame = $state<HTMLElement>();
+
   onMount(() => {
     void begin();
-    return listen(bench);
+    const ends = [listen(bench), keepFocus(frame ?? document.body)];
+    return () => ends.forEach((end) => end());
   });
 
   const carriesFiles = (event: DragEvent) => event.dataTransfer?.types.includes('Files') ?? false;
@@ -59,7 +63,7 @@
   ondrop={drop}
 />
 
-<div class="frame">
+<div class="frame" bind:this={frame}>
   <TopBar />
   <Notice />
   {#if !doc.state}

@@ -5,7 +5,7 @@
   import { firstWords, joined, type Area } from '../state/tree';
   import { useBench } from '../state/context';
 
-  const { doc, findings, selection, sight, ways } = useBench();
+  const { doc, selection } = useBench();
 
   const pages = $derived(doc.site?.pages ?? []);
   const plates = $derived(

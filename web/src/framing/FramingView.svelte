@@ -68,7 +68,7 @@
   }
 </script>
 
-<main class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_380px] gap-6 px-6 py-3">
+<main class="framing">
   <section aria-label="Framing sheet" class="flex min-h-0 min-w-0 flex-col gap-2">
     <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
       <h2 class="display-face text-head">Framing</h2>
@@ -180,3 +180,22 @@
     {/if}
   </section>
 </main>
+
+<style>
+  .framing {
+    display: grid;
+    flex: 1;
+    grid-template-columns: minmax(0, 1fr) 380px;
+    gap: 24px;
+    min-height: 0;
+    padding: 12px 24px;
+  }
+  @container frame (max-width: 900px) {
+    .framing {
+      grid-template-columns: minmax(0, 1fr);
+      grid-template-rows: minmax(240px, 52cqh) auto;
+      padding: 8px 16px;
+      overflow-y: auto;
+    }
+  }
+</style>

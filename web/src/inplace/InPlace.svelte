@@ -2,6 +2,7 @@
   /** The page alone, as a visitor meets it: at any width, scrolled, pointed at, slowly loading, before and after. */
   import * as client from '../api/client';
   import type { Live } from '../api/types';
+  import NumberField from '../parts/NumberField.svelte';
   import { apply } from '../bench/frame';
   import { useBench } from '../state/context';
 
@@ -55,11 +56,6 @@
     }
   }
 
-  function typed(text: string): void {
-    const wanted = Math.round(Number(text));
-    width = text.trim() === '' || !Number.isFinite(wanted) ? null : Math.min(MOST, Math.max(LEAST, wanted));
-  }
-
   $effect(() => {
     const shown = waiting ?? sight.live;
     if (page && shown) apply(page, shown);
@@ -83,20 +79,23 @@
   <div class="bar" class:faded={!hint && !waiting && !note}>
     {#if waiting}<span role="status">The pictures are on their way …</span>{/if}
     {#if note}<span role="status">{note}</span>{/if}
-    <label class="flex items-center gap-1.5">
+    <span class="flex items-center gap-1.5">
       Width
-      <input
-        class="field w-20"
-        type="number"
-        min={LEAST}
-        max={MOST}
-        placeholder={String(room)}
-        value={width ?? ''}
-        onchange={(e) => typed(e.currentTarget.value)}
-        onkeydown={(e) => e.stopPropagation()}
+      <NumberField
+        label="Width of the page, px"
+        hideLabel
+        width="86px"
+        value={width ?? room}
+        unit="px"
+        least={LEAST}
+        most={MOST}
+        step={10}
+        show={(px) => (width = Math.round(px))}
+        keep={(px) => {
+          width = Math.round(px);
+        }}
       />
-      px
-    </label>
+    </span>
     <input
       type="range"
       class="w-40"
@@ -104,7 +103,7 @@
       min={LEAST}
       max={MOST}
       value={width ?? room}
-      oninput={(e) => typed(e.currentTarget.value)}
+      oninput={(e) => (width = Number(e.currentTarget.value))}
     />
     <button
       type="button"

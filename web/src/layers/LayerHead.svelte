@@ -4,6 +4,7 @@
   import { copyLayer, duplicateLayer, removeLayer, renameLayer } from '../buildup/layers';
   import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import Menu from '../parts/Menu.svelte';
+  import NameField from '../parts/NameField.svelte';
   import { kindOf } from './kinds';
   import { useBench } from '../state/context';
 
@@ -21,21 +22,9 @@
       })),
     },
   ]);
-
-  function renamed(event: Event & { currentTarget: HTMLInputElement }): void {
-    const name = event.currentTarget.value.trim();
-    if (name) void renameLayer(bench, layer, name);
-    else event.currentTarget.value = layer.name;
-  }
 </script>
 
-<input
-  class="name display-face"
-  aria-label="Name of the layer"
-  maxlength="120"
-  value={layer.name}
-  onchange={renamed}
-/>
+<NameField label="Name of the layer" value={layer.name} keep={(name) => renameLayer(bench, layer, name)} />
 <span class="muted shrink-0 text-small">{kindOf(layer).name}</span>
 <span class="ml-auto flex shrink-0 items-center">
   {#if others.length > 0}
@@ -54,19 +43,3 @@
   <button type="button" class="quiet" onclick={() => void duplicateLayer(bench, layer)}>Duplicate</button>
   <button type="button" class="quiet" onclick={() => void removeLayer(bench, layer)}>Remove</button>
 </span>
-
-<style>
-  .name {
-    min-width: 64px;
-    flex: 0 1 auto;
-    field-sizing: content;
-    text-overflow: ellipsis;
-    font-size: var(--text-title);
-    background: transparent;
-    border-bottom: 1px dashed transparent;
-  }
-  .name:hover,
-  .name:focus {
-    border-color: var(--color-base-content);
-  }
-</style>

@@ -40,7 +40,7 @@
         <span class="absolute inset-0" style:background={value}></span>
       </button>
     {/snippet}
-    {#snippet children()}<ColourPanel {label} {value} {show} keep={choose} {words} />{/snippet}
+    <ColourPanel {label} {value} {show} keep={choose} {words} />
   </Panel>
   <Field
     label="{label}, hexadecimal"

@@ -166,15 +166,15 @@
       ></button>
     {/each}
   </div>
-  <div class="grid grid-cols-2 gap-x-4 gap-y-1">
+  <div class="flex flex-col gap-1">
     {#each NUMBERS as { kind, names, units } (kind)}
       <div class="flex items-center gap-1" role="group" aria-label={kind.toUpperCase()}>
-        <span class="muted w-[44px] text-small">{kind.toUpperCase()}</span>
+        <span class="muted w-[56px] text-small">{kind.toUpperCase()}</span>
         {#each names as name, n (name)}
           <Field
             label="{kind} {name}"
             hideLabel
-            width="46px"
+            width="104px"
             align="right"
             note={name}
             value={`${Math.round((read?.[kind][n] ?? 0) * 1000) / 1000}${units[n]}`}

@@ -27,58 +27,56 @@
       >Screens</button
     >
   {/snippet}
-  {#snippet children()}
-    <ul>
-      {#each doc.screens as screen (screen.id)}
-        <li class="flex items-center gap-2 border-b border-base-300 py-1">
-          <b>{screen.name}</b>
-          <span class="muted text-small"
-            >{screen.width} × {screen.height}, for {screen.least} to {screen.most >= 10000
-              ? 'any'
-              : screen.most} px</span
-          >
-          <button
-            type="button"
-            class="quiet act ml-auto"
-            aria-label="Remove the screen {screen.name}"
-            disabled={doc.screens.length === 1}
-            onclick={() => void edits.edit({ kind: 'remove-screen', screen: screen.id })}>Remove</button
-          >
-        </li>
-      {/each}
-    </ul>
-    <form
-      class="flex items-center gap-1.5 pt-2"
-      onsubmit={(e) => {
-        e.preventDefault();
-        void add();
-      }}
+  <ul>
+    {#each doc.screens as screen (screen.id)}
+      <li class="flex items-center gap-2 border-b border-base-300 py-1">
+        <b>{screen.name}</b>
+        <span class="muted text-small"
+          >{screen.width} × {screen.height}, for {screen.least} to {screen.most >= 10000
+            ? 'any'
+            : screen.most} px</span
+        >
+        <button
+          type="button"
+          class="quiet act ml-auto"
+          aria-label="Remove the screen {screen.name}"
+          disabled={doc.screens.length === 1}
+          onclick={() => void edits.edit({ kind: 'remove-screen', screen: screen.id })}>Remove</button
+        >
+      </li>
+    {/each}
+  </ul>
+  <form
+    class="flex items-center gap-1.5 pt-2"
+    onsubmit={(e) => {
+      e.preventDefault();
+      void add();
+    }}
+  >
+    <input
+      class="field w-28"
+      placeholder="New screen"
+      aria-label="Name of a new screen"
+      bind:value={draft.name}
+    />
+    <input
+      class="field w-16"
+      placeholder="width"
+      aria-label="Its width"
+      inputmode="numeric"
+      bind:value={draft.width}
+    />
+    ×
+    <input
+      class="field w-16"
+      placeholder="height"
+      aria-label="Its height"
+      inputmode="numeric"
+      bind:value={draft.height}
+    />
+    <button type="submit" class="btn btn-outline h-[28px] min-h-0 px-2" disabled={!draft.name.trim()}
+      >Add</button
     >
-      <input
-        class="field w-28"
-        placeholder="New screen"
-        aria-label="Name of a new screen"
-        bind:value={draft.name}
-      />
-      <input
-        class="field w-16"
-        placeholder="width"
-        aria-label="Its width"
-        inputmode="numeric"
-        bind:value={draft.width}
-      />
-      ×
-      <input
-        class="field w-16"
-        placeholder="height"
-        aria-label="Its height"
-        inputmode="numeric"
-        bind:value={draft.height}
-      />
-      <button type="submit" class="btn btn-outline h-[28px] min-h-0 px-2" disabled={!draft.name.trim()}
-        >Add</button
-      >
-    </form>
-    {#if problem}<p role="alert" class="pt-1 text-small text-error">{problem}</p>{/if}
-  {/snippet}
+  </form>
+  {#if problem}<p role="alert" class="pt-1 text-small text-error">{problem}</p>{/if}
 </Panel>

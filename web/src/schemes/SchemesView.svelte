@@ -81,7 +81,7 @@
   }
 </script>
 
-<main class="grid min-h-0 flex-1 grid-cols-[292px_minmax(0,1fr)] gap-6 px-6 py-3">
+<main class="schemes">
   <section class="flex min-h-0 flex-col gap-2 overflow-y-auto" aria-label="Schemes">
     <h2 class="display-face text-head">Schemes</h2>
     <p class="muted text-small">
@@ -129,7 +129,7 @@
     </div>
   </section>
   <section class="flex min-h-0 min-w-0 flex-col gap-2" aria-label="Tried on">
-    <div class="flex min-h-[44px] items-end gap-4">
+    <div class="flex min-h-[44px] flex-wrap items-end gap-x-4 gap-y-1">
       <select
         class="field"
         aria-label="Page to try it on"
@@ -190,6 +190,23 @@
 </main>
 
 <style>
+  .schemes {
+    display: grid;
+    flex: 1;
+    grid-template-columns: 292px minmax(0, 1fr);
+    gap: 24px;
+    min-height: 0;
+    padding: 12px 24px;
+  }
+  @container frame (max-width: 820px) {
+    .schemes {
+      grid-template-columns: minmax(0, 1fr);
+      grid-template-rows: auto minmax(300px, 60cqh);
+      padding: 8px 16px;
+      overflow-y: auto;
+    }
+  }
+
   .scheme {
     display: flex;
     align-items: center;

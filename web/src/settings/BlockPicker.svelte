@@ -1,6 +1,8 @@
 <script lang="ts">
   /** Which block of the area is being set; adding, moving, removing them. */
+  import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import type { Block, Edit } from '../api/types';
+  import Menu, { type Group } from '../parts/Menu.svelte';
   import { useBench } from '../state/context';
 
   const { edits, selection } = useBench();
@@ -13,7 +15,7 @@
     menu: 'Menu',
     picture: 'Picture',
     space: 'Space',
-  };
+  } as const;
   const page = $derived(selection.page?.id ?? '');
   const column = $derived(
     selection.areas.find((a) => a.kind === 'column' && a.blocks.some((b) => b.id === selection.block?.id)) ??
@@ -25,18 +27,38 @@
       : block.wording?.split('\n')[0] || 'no words yet';
 
   function run(edit: Edit): void {
-    void edits.edit(edit, (chosen) => {
-      selection.blockId = chosen;
-      selection.chooseCard('words');
-    });
+    void edits.edit(edit, (chosen) => selection.chooseBlock(chosen));
   }
 
-  function add(event: Event & { currentTarget: HTMLSelectElement }): void {
-    const block = event.currentTarget.value as keyof typeof NAMES;
-    event.currentTarget.value = '';
-    if (column)
-      run({ kind: 'add-block', page, column: column.id, block, after: selection.block?.id ?? null });
-  }
+  const changes = $derived.by((): Group[] => {
+    const block = selection.block?.id;
+    if (!block) return [];
+    return [
+      {
+        actions: [
+          { id: 'up', name: 'Move it up', run: () => run({ kind: 'move-block', page, block, by: -1 }) },
+          { id: 'down', name: 'Move it down', run: () => run({ kind: 'move-block', page, block, by: 1 }) },
+          { id: 'duplicate', name: 'Duplicate it', run: () => run({ kind: 'duplicate-block', page, block }) },
+          { id: 'remove', name: 'Remove it', run: () => run({ kind: 'remove-block', page, block }) },
+        ],
+      },
+    ];
+  });
+  const additions = $derived.by((): Group[] => {
+    const into = column?.id;
+    if (!into) return [];
+    const after = selection.block?.id ?? null;
+    return [
+      {
+        title: selection.block ? 'Below this block' : 'Into this area',
+        actions: Object.entries(NAMES).map(([kind, name]) => ({
+          id: kind,
+          name,
+          run: () => run({ kind: 'add-block', page, column: into, block: kind as keyof typeof NAMES, after }),
+        })),
+      },
+    ];
+  });
 </script>
 
 <div class="flex min-w-0 flex-1 items-center gap-2 pl-1">
@@ -48,35 +70,18 @@
   >
     {#each selection.blocks as one (one.id)}<option value={one.id}>{said(one)}</option>{/each}
   </select>
-  {#if selection.block}
-    {@const block = selection.block.id}
-    <span class="flex shrink-0">
-      <button
-        type="button"
-        class="quiet"
-        aria-label="Move the block up"
-        title="Up"
-        onclick={() => run({ kind: 'move-block', page, block, by: -1 })}>↑</button
-      >
-      <button
-        type="button"
-        class="quiet"
-        aria-label="Move the block down"
-        title="Down"
-        onclick={() => run({ kind: 'move-block', page, block, by: 1 })}>↓</button
-      >
-      <button type="button" class="quiet" onclick={() => run({ kind: 'duplicate-block', page, block })}
-        >Copy</button
-      >
-      <button type="button" class="quiet" onclick={() => run({ kind: 'remove-block', page, block })}
-        >Remove</button
-      >
-    </span>
-  {/if}
-  {#if column}
-    <select class="field w-[84px] shrink-0" aria-label="Add a block" onchange={add}>
-      <option value="">Add …</option>
-      {#each Object.entries(NAMES) as [kind, name] (kind)}<option value={kind}>{name}</option>{/each}
-    </select>
-  {/if}
+  {#each [{ name: 'Change', label: 'Change the block', groups: changes }, { name: 'Add', label: 'Add a block', groups: additions }] as { name, label, groups } (name)}
+    {#if groups.length > 0}
+      <Menu {label} {groups}>
+        {#snippet opener(props)}
+          <button
+            {...props}
+            type="button"
+            class="quiet act flex shrink-0 items-center gap-1"
+            aria-label={label}>{name}<ChevronDown size={14} aria-hidden="true" /></button
+          >
+        {/snippet}
+      </Menu>
+    {/if}
+  {/each}
 </div>

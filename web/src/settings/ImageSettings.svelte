@@ -13,11 +13,12 @@
   import PictureChooser from './PictureChooser.svelte';
   import PlaceSettings from './PlaceSettings.svelte';
   import TileSettings from './TileSettings.svelte';
+  import Tabs from '../parts/Tabs.svelte';
   import UploadList from './UploadList.svelte';
   import { useBench } from '../state/context';
 
   let { layer }: { layer: ImageLayer } = $props();
-  const { doc, edits, findings, selection, uploads } = useBench();
+  const { doc, edits, findings, place, selection, uploads } = useBench();
 
   const SIZES = [
     { value: 'cover', name: 'Fill', note: 'cover: fills the area; what does not fit is cut off' },
@@ -32,6 +33,11 @@
   ] as const;
 
   const to = editorOf((chosen) => chosen.layerTarget(layer.id));
+  const TABS = [
+    { id: 'place', name: 'Size and place' },
+    { id: 'look', name: 'Look, other pictures' },
+  ] as const;
+  const tab = $derived(TABS.find((t) => t.id === place.tab)?.id ?? 'place');
   const asset = $derived(doc.site?.assets?.find((a) => a.id === layer.asset));
   const own = $derived(on(layer, selection.scope));
   const framing = $derived(findings.framing?.layer === layer.id ? findings.framing : null);
@@ -96,30 +102,37 @@
       {/if}
     </div>
   {/if}
-  <div class="flex min-w-0 flex-1 flex-col gap-1.5">
-    <div class="flex items-center gap-2">
-      <Choice label="Size" short value={own.size ?? 'cover'} options={SIZES} choose={resize} />
-      <Differs item={layer} fields={['size', 'width', 'height', 'crop']} />
-    </div>
-    {#if own.size === 'own'}
-      <div class="flex items-center gap-2 pl-[60px]">
-        {#each ['width', 'height'] as const as name (name)}
-          <LengthField
-            label={name === 'width' ? 'Own width' : 'Own height'}
-            hideLabel
-            value={own[name] ?? 'auto'}
-            note="{name}: px, % of the area, vw, rem, or auto"
-            show={(text) => show(side(name, text))}
-            keep={(text) => keep(side(name, text), `${layer.name}: ${name} ${text}`)}
-          />
-        {/each}
+  <div class="min-w-0 flex-1">
+    <Tabs label="Settings of the picture" tabs={TABS} value={tab} choose={(id) => place.turn(id)}>
+      <div class="flex flex-col gap-1.5">
+        {#if tab === 'place'}
+          <div class="flex items-center gap-2">
+            <Choice label="Size" short value={own.size ?? 'cover'} options={SIZES} choose={resize} />
+            <Differs item={layer} fields={['size', 'width', 'height', 'crop']} />
+          </div>
+          {#if own.size === 'own'}
+            <div class="flex items-center gap-2 pl-[60px]">
+              {#each ['width', 'height'] as const as name (name)}
+                <LengthField
+                  label={name === 'width' ? 'Own width' : 'Own height'}
+                  hideLabel
+                  value={own[name] ?? 'auto'}
+                  note="{name}: px, % of the area, vw, rem, or auto"
+                  show={(text) => show(side(name, text))}
+                  keep={(text) => keep(side(name, text), `${layer.name}: ${name} ${text}`)}
+                />
+              {/each}
+            </div>
+          {/if}
+          <PlaceSettings {layer} {own} {show} {keep} />
+          <TileSettings {layer} />
+        {:else}
+          <LayerStrength {layer} ink="#8a8378" />
+          <FilterSettings {layer} />
+          <PictureChooser {layer} />
+        {/if}
       </div>
-    {/if}
-    <PlaceSettings {layer} {own} {show} {keep} />
-    <TileSettings {layer} />
-    <LayerStrength {layer} ink="#8a8378" />
-    <FilterSettings {layer} />
-    <PictureChooser {layer} />
+    </Tabs>
   </div>
 </div>
 <UploadList {uploads} />

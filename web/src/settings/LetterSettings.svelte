@@ -7,7 +7,7 @@
   import { useBench } from '../state/context';
 
   let { block }: { block: Block } = $props();
-  const { doc, edits } = useBench();
+  const { doc } = useBench();
 
   const lettering = $derived(block.lettering ?? {});
   const font = $derived(doc.fonts.find((f) => f.family === lettering.font));

@@ -1,28 +1,36 @@
 <script lang="ts">
   /** Keeps the whole backdrop under a name, or puts a kept one here. */
+  import ChevronDown from '@lucide/svelte/icons/chevron-down';
+  import Menu from '../parts/Menu.svelte';
   import { useBench } from '../state/context';
 
   const { doc, edits, selection } = useBench();
   const looks = $derived(doc.site?.looks ?? []);
   const where = $derived({ page: selection.page?.id ?? '', area: selection.area?.id ?? '' });
+  const groups = $derived([
+    {
+      title: 'Instead of what is here',
+      actions: looks.map((look) => ({
+        id: look.id,
+        name: look.name,
+        run: () =>
+          void edits.edit({ kind: 'lay-look', ...where, look: look.id }, (card) =>
+            selection.chooseCard(card),
+          ),
+      })),
+    },
+  ]);
 </script>
 
 <span class="ml-auto flex shrink-0 items-center">
   {#if looks.length > 0}
-    <select
-      class="quiet"
-      style:background="transparent"
-      aria-label="Put a saved look here"
-      value=""
-      onchange={(e) => {
-        const look = e.currentTarget.value;
-        e.currentTarget.value = '';
-        void edits.edit({ kind: 'lay-look', ...where, look }, (card) => selection.chooseCard(card));
-      }}
-    >
-      <option value="">Put a look here …</option>
-      {#each looks as look (look.id)}<option value={look.id}>{look.name}</option>{/each}
-    </select>
+    <Menu label="Put a saved look here" {groups}>
+      {#snippet opener(props)}
+        <button {...props} type="button" class="quiet flex items-center gap-1"
+          >Put a look here<ChevronDown size={14} aria-hidden="true" /></button
+        >
+      {/snippet}
+    </Menu>
   {/if}
   <button
     type="button"

@@ -7,7 +7,7 @@
   import { useBench } from '../state/context';
 
   let { block }: { block: Block } = $props();
-  const { edits, selection } = useBench();
+  const { edits } = useBench();
   const items = $derived(block.items ?? []);
   const to = editorOf((chosen) => chosen.blockTarget(block.id));
 </script>

@@ -6,7 +6,7 @@
   import { useBench } from '../state/context';
 
   let { block }: { block: Block } = $props();
-  const { doc, edits, selection } = useBench();
+  const { doc } = useBench();
   const to = editorOf((chosen) => chosen.blockTarget(block.id));
 </script>
 

@@ -5,7 +5,6 @@
   import Differs from '../parts/Differs.svelte';
   import type { Values } from '../state/editor';
   import LengthField from '../parts/LengthField.svelte';
-  import { useBench } from '../state/context';
 
   type Props = {
     layer: ImageLayer;
@@ -14,7 +13,6 @@
     keep: (values: Values, label: string) => Promise<Problem | null>;
   };
   let { layer, own, show, keep }: Props = $props();
-  const { edits } = useBench();
 
   type Position = NonNullable<ImageLayer['position']>;
   const place = $derived<Position | null>(own.position ?? null);

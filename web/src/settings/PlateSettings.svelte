@@ -4,10 +4,8 @@
   import ColourField from '../parts/ColourField.svelte';
   import LengthField from '../parts/LengthField.svelte';
   import { editorOf, type Values } from '../state/editor';
-  import { useBench } from '../state/context';
 
   let { block, plate }: { block: Block; plate: Plate } = $props();
-  const { edits } = useBench();
 
   const to = editorOf((chosen) => chosen.blockTarget(block.id));
   const inPlate = (values: Values) =>

@@ -7,7 +7,7 @@
   import { useBench } from '../state/context';
 
   let { block }: { block: Block } = $props();
-  const { doc, edits, selection } = useBench();
+  const { doc, selection } = useBench();
 
   const own = $derived(selection.scope ? block.screens?.[selection.scope] : undefined);
   const size = $derived(own?.size ?? block.lettering?.size ?? '17px');

@@ -3,10 +3,8 @@
   import type { ImageLayer } from '../api/types';
   import NumberField from '../parts/NumberField.svelte';
   import { editorOf } from '../state/editor';
-  import { useBench } from '../state/context';
 
   let { layer }: { layer: ImageLayer } = $props();
-  const { edits, selection } = useBench();
 
   type Style = NonNullable<ImageLayer['repeat']>[0];
   const STYLES: { value: Style; name: string }[] = [

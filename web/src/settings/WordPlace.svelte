@@ -8,7 +8,7 @@
   import { useBench } from '../state/context';
 
   let { block }: { block: Block } = $props();
-  const { edits, selection, sight } = useBench();
+  const { selection, sight } = useBench();
 
   const to = editorOf((chosen) => chosen.blockTarget(block.id));
   const inBand = editorOf((chosen) => chosen.bandTarget);

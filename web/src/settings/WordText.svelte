@@ -12,7 +12,7 @@
   import { useBench } from '../state/context';
 
   let { block }: { block: Block } = $props();
-  const { doc, edits, selection } = useBench();
+  const { doc, selection } = useBench();
 
   const ALIGNS = [
     { value: 'start', name: 'left' },

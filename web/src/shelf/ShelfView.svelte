@@ -2,9 +2,10 @@
   /** The pictures of the site; the stock stand-in; exact slots. */
   import * as client from '../api/client';
   import type { Picture } from '../api/types';
+  import Tabs from '../parts/Tabs.svelte';
   import UploadList from '../settings/UploadList.svelte';
   import Details from './Details.svelte';
-  import { filtered, type Filter } from './filter';
+  import { filtered, NO_FILTER, type Filter } from './filter';
   import Filters from './Filters.svelte';
   import PictureGrid from './PictureGrid.svelte';
   import Saved from './Saved.svelte';
@@ -12,7 +13,7 @@
   import StockSearch from './StockSearch.svelte';
   import { useBench } from '../state/context';
 
-  const { doc, notices, uploads } = useBench();
+  const { doc, place, uploads } = useBench();
 
   type Tab = 'own' | 'stock' | 'slots' | 'looks';
   const TABS: { id: Tab; name: string }[] = [
@@ -21,10 +22,13 @@
     { id: 'slots', name: 'Exact slots' },
     { id: 'looks', name: 'Gradients and looks' },
   ];
-  let tab = $state<Tab>('own');
-  let pictures = $state.raw<Picture[]>([]);
-  let chosen = $state<string | null>(null);
-  let filter = $state.raw<Filter>({ word: '', colour: '', shape: '', mood: '' });
+  const tab = $derived(TABS.find((t) => t.id === place.tab)?.id ?? 'own');
+  const chosen = $derived(place.item || null);
+  /** null: not fetched yet. */
+  let fetched = $state.raw<Picture[] | null>(null);
+  let failed = $state('');
+  const pictures = $derived(fetched ?? []);
+  let filter = $state.raw<Filter>({ ...NO_FILTER });
 
   const revision = $derived(doc.state?.revision);
   const shown = $derived(filtered(pictures, filter));
@@ -32,11 +36,17 @@
 
   $effect(() => {
     if (revision === undefined) return;
-    client
-      .shelf()
-      .then((found) => (pictures = found))
-      .catch((error: unknown) => notices.tell(error));
+    void fetchAll();
   });
+
+  async function fetchAll(): Promise<void> {
+    failed = '';
+    try {
+      fetched = await client.shelf();
+    } catch (error) {
+      failed = error instanceof Error ? error.message : 'The shelf cannot be looked at now.';
+    }
+  }
 
   function bring(event: Event & { currentTarget: HTMLInputElement }): void {
     const files = [...(event.currentTarget.files ?? [])];
@@ -45,88 +55,107 @@
   }
 </script>
 
-<main class="flex min-h-0 flex-1 flex-col px-6 py-3">
-  <div class="flex flex-wrap items-center gap-x-5 gap-y-2 pb-2">
-    <h2 class="display-face text-head">Shelf</h2>
-    <div class="flex" role="tablist" aria-label="Shelf">
-      {#each TABS as { id, name } (id)}
-        <button
-          type="button"
-          role="tab"
-          class="tab-name"
-          aria-selected={tab === id}
-          onclick={() => (tab = id)}>{name}</button
-        >
-      {/each}
-    </div>
-    {#if tab === 'own'}
-      <Filters bind:filter />
-      <label class="btn btn-primary ml-auto h-[30px] min-h-0 px-3">
-        Bring pictures
-        <input
-          type="file"
-          class="sr-only"
-          multiple
-          accept="image/jpeg,image/png,image/webp,image/avif,image/gif,image/svg+xml"
-          aria-label="Bring pictures to the shelf"
-          onchange={bring}
-        />
-      </label>
-    {/if}
-  </div>
-  {#if uploads.list.length > 0}
-    <div class="max-h-40 shrink-0 overflow-y-auto pb-2"><UploadList {uploads} /></div>
-  {/if}
+{#snippet beside()}
   {#if tab === 'own'}
-    <div class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_380px] gap-6">
-      {#if pictures.length === 0 && doc.state}
-        <div class="empty">
-          <p>The shelf is empty. Drop pictures anywhere on this window, or look at the picture loan.</p>
-        </div>
-      {:else if shown.length === 0}
-        <div class="empty">
-          <p>
-            None of the {pictures.length} pictures is like that.
-            <button
-              type="button"
-              class="quiet act"
-              onclick={() => (filter = { word: '', colour: '', shape: '', mood: '' })}>Show all</button
-            >
-          </p>
-        </div>
-      {:else}
-        <PictureGrid pictures={shown} {chosen} choose={(id) => (chosen = id)} />
-      {/if}
-      <Details {picture} all={pictures} choose={(id) => (chosen = id)} />
-    </div>
-  {:else if tab === 'stock'}
-    <StockSearch
-      taken={(id) => {
-        chosen = id;
-        tab = 'own';
-      }}
-    />
-  {:else if tab === 'looks'}
-    <Saved />
-  {:else}
-    <Slots />
+    <Filters bind:filter />
+    <label class="btn btn-primary ml-auto h-[30px] min-h-0 px-3">
+      Bring pictures
+      <input
+        type="file"
+        class="sr-only"
+        multiple
+        accept="image/jpeg,image/png,image/webp,image/avif,image/gif,image/svg+xml"
+        aria-label="Bring pictures to the shelf"
+        onchange={bring}
+      />
+    </label>
   {/if}
+{/snippet}
+
+<main class="shelf">
+  <h2 class="sr-only">Shelf</h2>
+  <Tabs label="Shelf" tabs={TABS} value={tab} choose={(id) => place.turn(id)} {beside}>
+    {#if uploads.list.length > 0}
+      <div class="max-h-40 shrink-0 overflow-y-auto pb-2"><UploadList {uploads} /></div>
+    {/if}
+    {#if tab === 'own'}
+      <div class="pictures">
+        {#if failed}
+          <div class="empty">
+            <p role="alert" class="text-error">
+              {failed}
+              <button type="button" class="quiet act" onclick={() => void fetchAll()}>Try again</button>
+            </p>
+          </div>
+        {:else if fetched === null}
+          <div class="empty" aria-busy="true"><p class="muted">Looking at the pictures …</p></div>
+        {:else if pictures.length === 0}
+          <div class="empty">
+            <p>
+              The shelf is empty. Drop pictures anywhere on this window, bring some, or
+              <button type="button" class="quiet act" onclick={() => place.turn('stock')}
+                >look at the picture loan</button
+              >
+            </p>
+          </div>
+        {:else if shown.length === 0}
+          <div class="empty">
+            <p>
+              None of the {pictures.length} pictures is like that.
+              <button type="button" class="quiet act" onclick={() => (filter = { ...NO_FILTER })}
+                >Show all</button
+              >
+            </p>
+          </div>
+        {:else}
+          <PictureGrid pictures={shown} {chosen} choose={(id) => (place.item = id)} />
+        {/if}
+        <Details {picture} all={pictures} choose={(id) => (place.item = id)} />
+      </div>
+    {:else if tab === 'stock'}
+      <StockSearch
+        taken={(id) => {
+          place.turn('own');
+          place.item = id;
+        }}
+      />
+    {:else if tab === 'looks'}
+      <Saved />
+    {:else}
+      <Slots />
+    {/if}
+  </Tabs>
 </main>
 
 <style>
-  .tab-name {
-    min-height: 30px;
-    padding: 0 10px;
-    border-bottom: 2px solid transparent;
-    cursor: pointer;
+  .shelf {
+    display: flex;
+    flex: 1;
+    flex-direction: column;
+    min-height: 0;
+    padding: 10px 24px 0;
+    overflow-y: auto;
   }
-  .tab-name[aria-selected='true'] {
-    border-color: var(--color-primary);
-    font-weight: 600;
+  .pictures {
+    display: grid;
+    flex: 1;
+    grid-template-columns: minmax(0, 1fr) 380px;
+    gap: 24px;
+    min-height: 0;
+  }
+  @container frame (max-width: 900px) {
+    .shelf {
+      padding: 8px 16px;
+    }
+    .pictures {
+      grid-template-columns: minmax(0, 1fr);
+      flex: none;
+    }
   }
   .empty {
     display: grid;
     place-items: center;
+    min-height: 160px;
     border: 1px dashed var(--color-base-300);
   }
 </style>

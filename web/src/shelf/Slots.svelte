@@ -70,7 +70,7 @@
   }
 </script>
 
-<div class="grid min-h-0 flex-1 grid-cols-[250px_300px_minmax(0,1fr)] gap-6">
+<div class="slots">
   <section aria-label="Slots" class="flex min-h-0 flex-col gap-2 overflow-y-auto">
     {#if slots.length === 0}
       <p>
@@ -170,6 +170,29 @@
 </div>
 
 <style>
+  .slots {
+    display: grid;
+    flex: 1;
+    grid-template-columns: 250px 300px minmax(0, 1fr);
+    gap: 24px;
+    min-height: 0;
+  }
+  @container frame (max-width: 980px) {
+    .slots {
+      grid-template-columns: 230px minmax(0, 1fr);
+      flex: none;
+    }
+    .slots > :global(:last-child) {
+      grid-column: 1 / -1;
+      height: 60cqh;
+    }
+  }
+  @container frame (max-width: 620px) {
+    .slots {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+
   .entry {
     display: block;
     width: 100%;

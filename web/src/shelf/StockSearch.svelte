@@ -2,14 +2,14 @@
   /** The stand-in for a stock-picture service that ships with the application. */
   import * as client from '../api/client';
   import type { Stock } from '../api/types';
-  import type { Filter } from './filter';
+  import { NO_FILTER, type Filter } from './filter';
   import Filters from './Filters.svelte';
   import { useBench } from '../state/context';
 
   let { taken }: { taken: (asset: string) => void } = $props();
   const { edits, notices } = useBench();
 
-  let filter = $state.raw<Filter>({ word: '', colour: '', shape: '', mood: '' });
+  let filter = $state.raw<Filter>({ ...NO_FILTER });
   let offers = $state.raw<Stock[] | null>(null);
   let fetching = $state<string | null>(null);
 
@@ -45,14 +45,12 @@
     {offers ? `${offers.length} pictures` : ''} on loan; the credit line stays with the picture.
   </p>
 </div>
-{#if offers?.length === 0}
+{#if offers === null}
+  <p class="muted p-6 text-center" aria-busy="true">Looking at what is on loan …</p>
+{:else if offers.length === 0}
   <p class="p-6 text-center">
     Nothing on loan is like that.
-    <button
-      type="button"
-      class="quiet act"
-      onclick={() => (filter = { word: '', colour: '', shape: '', mood: '' })}>Show all</button
-    >
+    <button type="button" class="quiet act" onclick={() => (filter = { ...NO_FILTER })}>Show all</button>
   </p>
 {/if}
 <ul class="offers" aria-label="Pictures on loan">

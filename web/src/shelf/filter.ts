@@ -2,6 +2,8 @@ import type { Picture } from '../api/types';
 
 export type Filter = { word: string; colour: string; shape: string; mood: string };
 
+export const NO_FILTER: Filter = { word: '', colour: '', shape: '', mood: '' };
+
 export const COLOURS = [
   'green',
   'teal',

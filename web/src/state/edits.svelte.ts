@@ -20,7 +20,8 @@ export class Edits {
   readonly shown = new Bell();
   private line: Promise<unknown> = Promise.resolve();
   private hand: UnderWay | null = null;
-  private readonly keeping = new Set<Change>();
+  /** What is being kept, until it is. */
+  private keeping: Change[] = [];
   private readonly doc: Doc;
   private readonly notices: Notices;
   private readonly server: Server;
@@ -41,7 +42,7 @@ export class Edits {
     if (this.hand === hand) this.hand = null;
   }
 
-  /** Keep what is under way, before anything else happens. */
+  /** Keep what is under way. It takes its place in the line at once, before whatever is asked for next. */
   async settle(): Promise<void> {
     const { hand } = this;
     this.hand = null;
@@ -63,7 +64,7 @@ export class Edits {
 
   /** Forget what is shown and neither kept nor being kept. */
   forget(): void {
-    if (!this.doc.change || this.keeping.has(this.doc.change)) return;
+    if (!this.doc.change || this.keeping.includes(this.doc.change)) return;
     this.doc.change = null;
     this.shown.ring();
   }
@@ -72,7 +73,7 @@ export class Edits {
   keep(change: Change, label: string): Promise<Problem | null> {
     const before = this.doc.state;
     this.doc.change = change;
-    this.keeping.add(change);
+    this.keeping = [...this.keeping, change];
     this.shown.ring();
     return this.inLine(async () => {
       try {
@@ -82,7 +83,7 @@ export class Edits {
         this.shown.ring();
         return this.refusal(error);
       } finally {
-        this.keeping.delete(change);
+        this.keeping = this.keeping.filter((one) => one !== change);
       }
     });
   }
@@ -122,8 +123,8 @@ export class Edits {
   }
 
   /** Carry out an edit that the core computes, as one step. Gives the problem when it was refused. */
-  async edit(what: Edit, chosen: (id: string) => void = () => {}): Promise<Problem | null> {
-    await this.settle();
+  edit(what: Edit, chosen: (id: string) => void = () => {}): Promise<Problem | null> {
+    void this.settle();
     return this.inLine(async () => {
       try {
         const answer = await this.again(() => this.server.edit(this.doc.revision, what));
@@ -140,8 +141,8 @@ export class Edits {
   }
 
   /** Undo or redo. Where another window was faster, nothing is, and it is said. */
-  async move(way: 'undo' | 'redo'): Promise<void> {
-    await this.settle();
+  move(way: 'undo' | 'redo'): Promise<void> {
+    void this.settle();
     return this.inLine(async () => {
       if (!this.doc.state?.[way]) return;
       try {
@@ -158,8 +159,8 @@ export class Edits {
   }
 
   /** Put another site in place of the present one, after what is being kept. */
-  async exchange(call: (revision: number) => Promise<Step>): Promise<Problem | null> {
-    await this.settle();
+  exchange(call: (revision: number) => Promise<Step>): Promise<Problem | null> {
+    void this.settle();
     return this.inLine(async () => {
       try {
         await this.taken(await this.again(() => call(this.doc.revision)));

@@ -89,7 +89,9 @@ export class Sight {
     const byWidth = screens.toSorted((a, b) => b.width - a.width).map((s) => s.id);
     // the widest and the narrowest differ most
     const first = [byWidth[0], byWidth.at(-1), ...byWidth].filter((id): id is string => id !== undefined);
-    const order = [...new Set([...this.recent, ...first])].filter((id) => screens.some((s) => s.id === id));
+    const order = [...this.recent, ...first].filter(
+      (id, n, all) => all.indexOf(id) === n && screens.some((s) => s.id === id),
+    );
     return screens.filter((s) => order.slice(0, most).includes(s.id));
   }
 
