@@ -44,6 +44,7 @@ demo: .stamps/python .stamps/web ## build, start with the sample site, print the
 	$(BIN)/garnetfern serve --demo --host $(HOST) --port $(PORT) --data data/demo
 
 test: setup ## all tests, the interface in headless Chromium included
+	cd web && npm run --silent test -- --silent
 	$(BIN)/pytest
 
 lint: .stamps/python .stamps/node ## every check that runs nothing

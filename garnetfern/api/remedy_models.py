@@ -4,6 +4,7 @@ from typing import Any, Literal
 
 from pydantic import BaseModel
 
+from .look_models import SituationsView, WidthView
 from .models import Asked, LetterView
 
 
@@ -97,6 +98,32 @@ class MendedLine(BaseModel):
     left: list[str]
     before: str
     after: str
+
+
+class SituationsLine(BaseModel):
+    """Every situation of a page."""
+
+    kind: Literal["found"]
+    found: SituationsView
+
+
+class SituationLines(BaseModel):
+    """One of the lines about every situation."""
+
+    line: DoingLine | SituationsLine | ProblemLine
+
+
+class WidthsLine(BaseModel):
+    """Every width of a page."""
+
+    kind: Literal["found"]
+    found: WidthView
+
+
+class WidthLines(BaseModel):
+    """One of the lines about every width."""
+
+    line: DoingLine | WidthsLine | ProblemLine
 
 
 class MendLines(BaseModel):

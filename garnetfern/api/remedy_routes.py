@@ -14,8 +14,8 @@ from ..core.document import Asset
 from ..core.errors import GarnetfernError
 from ..service.every_situation import situations_view, width_view
 from ..service.studio import Studio
+from ..service.told import told_lines
 from ..service.ways_out import block_named, mend_page, ways_out
-from . import look_models as k
 from . import models as m
 from . import remedy_models as r
 from .answers import FRESH, problem_of
@@ -40,6 +40,11 @@ def _lines(found: Iterator[dict[str, Any]]) -> Iterator[str]:
         yield json.dumps({"kind": "problem", "status": 500, "message": message}) + "\n"
 
 
+def _found(found: dict[str, Any]) -> dict[str, Any]:
+    """The line that an answer ends with."""
+    return {"kind": "found", "found": found}
+
+
 def _streamed(found: Iterator[dict[str, Any]]) -> StreamingResponse:
     return StreamingResponse(_lines(found), media_type=LINES, headers=FRESH)
 
@@ -51,15 +56,17 @@ def remedy_routes(studio: Studio) -> APIRouter:
     def colours(asset: Asset) -> tuple[str, ...]:
         return tuple(swatch.colour for swatch in studio.looks.of(asset.hash).look.colours)
 
-    @api.post("/situations", response_model=k.SituationsView)
-    def every_situation(body: m.Asked, window: Window = "") -> Any:
+    @api.post("/situations", response_model=r.SituationLines)
+    def every_situation(body: m.Asked, window: Window = "") -> StreamingResponse:
         site = studio.site(body.patch, body.revision)
-        return situations_view(studio.polite("situations", window), site, studio.page(site, body.page))
+        page, reader = studio.page(site, body.page), studio.polite("situations", window)
+        return _streamed(told_lines(lambda told: _found(situations_view(reader, site, page, told))))
 
-    @api.post("/widths", response_model=k.WidthView)
-    def widths(body: m.Asked, window: Window = "") -> Any:
+    @api.post("/widths", response_model=r.WidthLines)
+    def widths(body: m.Asked, window: Window = "") -> StreamingResponse:
         site = studio.site(body.patch, body.revision)
-        return width_view(studio.polite("widths", window), site, studio.page(site, body.page))
+        page, reader = studio.page(site, body.page), studio.polite("widths", window)
+        return _streamed(told_lines(lambda told: _found(width_view(reader, site, page, told))))
 
     @api.post("/visits", response_model=m.StepView)
     async def visits(request: Request, revision: int) -> Any:

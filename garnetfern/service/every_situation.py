@@ -1,5 +1,6 @@
 """Every situation of a page, for people: words by situations, the share of visits on a screen, an honest sentence."""
 
+from collections.abc import Sequence
 from functools import lru_cache
 from importlib.resources import files
 from itertools import chain
@@ -7,11 +8,12 @@ from typing import Any
 
 from ..core.document import Backdrop, Page, Site, Visits, each_backdrop
 from ..core.errors import NotFoundError
-from ..core.reading import Reader, situations
+from ..core.reading import Reader, Situation, situations
 from ..core.reading.parts import EDGE
 from ..core.reading.visits import read_visits, share_of
 from ..core.reading.widths import Change, Point, WidthRun, changes
 from .check import floored, reading_view
+from .told import Told, silent
 from .vouching import lettering_notes
 
 
@@ -49,12 +51,20 @@ def _words(page: Page) -> dict[str, str]:
     return found
 
 
-def situations_view(reader: Reader, site: Site, page: Page) -> dict[str, Any]:
+def _cells(reader: Reader, site: Site, page: Page, wanted: Sequence[Situation], told: Told) -> list[dict[str, Any]]:
+    found_in = chain(reader.reading_of(site, page, wanted), reader.edges_of(site, page, wanted))
+    cells: list[dict[str, Any]] = []
+    for n, (situation, readings) in enumerate(found_in):
+        cells += [reading_view(r, situation) for r in readings]
+        told(situation.name, min(1.0, (n + 1) / (2 * len(wanted))))
+    return cells
+
+
+def situations_view(reader: Reader, site: Site, page: Page, told: Told = silent) -> dict[str, Any]:
     """Words and situations with the worst ratio where they meet; trouble stands first both ways."""
     table = visits_of(site)
     wanted = situations(site, page, None)
-    found_in = chain(reader.reading_of(site, page, wanted), reader.edges_of(site, page, wanted))
-    cells = [reading_view(r, s) for s, readings in found_in for r in readings]
+    cells = _cells(reader, site, page, wanted, told)
     quotient: dict[str, float] = {}
     for cell in cells:
         if cell["ratio"] is not None and cell["vouched"]:
@@ -116,10 +126,10 @@ def _visits_sentence(run: WidthRun, site: Site, words: dict[str, str]) -> str:
     return f"{good} of 100 visits can read everything; the rest meet '{said}' falling short."
 
 
-def width_view(reader: Reader, site: Site, page: Page) -> dict[str, Any]:
+def width_view(reader: Reader, site: Site, page: Page, told: Told = silent) -> dict[str, Any]:
     """The worst reading over every width, the widths at which something changes, and the sentence about visits."""
     run = WidthRun(reader, site, page)
-    points = run.run()
+    points = run.run(lambda share: told("every width", share))
     words = _words(page)
     found = list(changes(points))
     sentence = _visits_sentence(run, site, words)

@@ -1,8 +1,6 @@
 """Ways out for words that fall short, as they are found: what changes, how it looks, what it keeps."""
 
 from collections.abc import Iterator
-from queue import SimpleQueue
-from threading import Thread
 from typing import Any
 
 import jsonpatch
@@ -11,7 +9,7 @@ from ..core.document import Block, Page, Site
 from ..core.draw.paint import paint_backdrops
 from ..core.draw.sample import Region
 from ..core.draw.words import draw_page, paint_words
-from ..core.errors import GarnetfernError, NotFoundError
+from ..core.errors import NotFoundError
 from ..core.reading import Reader, Reading, Situation, situations
 from ..core.remedy.kinds import KINDS
 from ..core.remedy.mend import Mended, mend
@@ -21,8 +19,8 @@ from ..core.remedy.remedies import Remedies
 from ..core.resolve.records import PageRecord
 from .build_up import data_url
 from .check import floored, letter_view, sentence
+from .told import Line, told_lines
 
-Line = dict[str, Any]
 SPOT = (250, 150)
 """Width and height of the picture of the worst spot, px."""
 WHOLE = (420, 420)
@@ -138,21 +136,4 @@ def _mended_line(reader: Reader, site: Site, page: Page, mended: Mended) -> Line
 
 def mend_page(reader: Reader, site: Site, page: Page, colours: Colours) -> Iterator[Line]:
     """Which words are being mended, while it is worked at; then the whole, with the page before and after."""
-    lines: SimpleQueue[Line | GarnetfernError | Exception] = SimpleQueue()
-
-    def work() -> None:
-        try:
-            told = lambda words, share: lines.put({"kind": "doing", "words": words, "share": round(share, 3)})  # noqa: E731
-            lines.put(_mended_line(reader, site, page, mend(reader, site, page, colours, told)))
-        except Exception as error:
-            lines.put(error)
-
-    thread = Thread(target=work, daemon=True, name="garnetfern-mend")
-    thread.start()
-    while True:
-        line = lines.get()
-        if isinstance(line, Exception):
-            raise line
-        yield line
-        if line["kind"] == "mended":
-            return
+    return told_lines(lambda told: _mended_line(reader, site, page, mend(reader, site, page, colours, told)))

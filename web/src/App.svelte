@@ -5,6 +5,7 @@
   import Waiting from './frame/Waiting.svelte';
   import Notice from './frame/Notice.svelte';
   import TopBar from './frame/TopBar.svelte';
+  import UnderWay from './frame/UnderWay.svelte';
   import { keyHandlers } from './keys';
   import { keepAddress } from './state/history.svelte';
   import { listen } from './state/live';
@@ -66,6 +67,7 @@
 <div class="frame" bind:this={frame}>
   <TopBar />
   <Notice />
+  <UnderWay />
   {#if !doc.state}
     <Waiting {failed} again={() => void begin()} />
   {:else if place.view === 'bench'}

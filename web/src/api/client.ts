@@ -23,7 +23,7 @@ import type {
   SchemeCard,
   SchemeTried,
   ScreenAreas,
-  Situations,
+  SituationLine,
   SlotView,
   Spot,
   State,
@@ -31,7 +31,7 @@ import type {
   Stock,
   Way,
   Weights,
-  Widths,
+  WidthLine,
   WordsLine,
 } from './types';
 import { answer, OFFLINE, Refused } from './answer';
@@ -125,9 +125,10 @@ export const colour = (text: string) => get<Colour>(`/api/colour?${new URLSearch
 export const colourAt = (asked: Asked & { screen: string; x: number; y: number }) =>
   post<Spot>('/api/colour-at', asked);
 export const pictureColours = (asked: AskedArea) => post<string[]>('/api/picture-colours', asked);
-export const situations = (asked: Asked, signal?: AbortSignal) =>
-  post<Situations>('/api/situations', asked, signal);
-export const widths = (asked: Asked, signal?: AbortSignal) => post<Widths>('/api/widths', asked, signal);
+/** Every situation of a page: how far it is, then the whole. */
+export const situations = (asked: Asked, signal: AbortSignal) =>
+  lines<SituationLine>('/api/situations', asked, signal);
+export const widths = (asked: Asked, signal: AbortSignal) => lines<WidthLine>('/api/widths', asked, signal);
 /** Ways out for one block of words, as they are found. */
 export const remedies = (asked: Asked & { block: string }, signal: AbortSignal) =>
   lines<WordsLine>('/api/remedies', asked, signal);

@@ -3600,6 +3600,14 @@ export interface components {
             pages: components["schemas"]["Page"][];
         };
         /**
+         * SituationLines
+         * @description One of the lines about every situation.
+         */
+        SituationLines: {
+            /** Line */
+            line: components["schemas"]["DoingLine"] | components["schemas"]["SituationsLine"] | components["schemas"]["ProblemLine"];
+        };
+        /**
          * SituationView
          * @description A situation, its kind, and the share of visits (0..1) that come on its screen.
          */
@@ -3618,6 +3626,18 @@ export interface components {
             share: number;
             /** Trouble */
             trouble: boolean;
+        };
+        /**
+         * SituationsLine
+         * @description Every situation of a page.
+         */
+        SituationsLine: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "found";
+            found: components["schemas"]["SituationsView"];
         };
         /**
          * SituationsView
@@ -3871,6 +3891,14 @@ export interface components {
             sentence: string;
         };
         /**
+         * WidthLines
+         * @description One of the lines about every width.
+         */
+        WidthLines: {
+            /** Line */
+            line: components["schemas"]["DoingLine"] | components["schemas"]["WidthsLine"] | components["schemas"]["ProblemLine"];
+        };
+        /**
          * WidthPoint
          * @description The worst reading at a width.
          */
@@ -3917,6 +3945,18 @@ export interface components {
             screens: components["schemas"]["WidthRange"][];
             /** Sentence */
             sentence: string;
+        };
+        /**
+         * WidthsLine
+         * @description Every width of a page.
+         */
+        WidthsLine: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "found";
+            found: components["schemas"]["WidthView"];
         };
         /**
          * WordsView
@@ -4309,7 +4349,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SituationsView"];
+                    "application/json": components["schemas"]["SituationLines"];
                 };
             };
             /** @description Not Found */
@@ -4362,7 +4402,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WidthView"];
+                    "application/json": components["schemas"]["WidthLines"];
                 };
             };
             /** @description Not Found */

@@ -97,8 +97,8 @@
         {/each}
       {/if}
     {/each}
-    <AreaActions />
   </nav>
+  <AreaActions />
   <Verdicts />
 </div>
 
@@ -107,8 +107,7 @@
     display: flex;
     flex: none;
     align-items: center;
-    justify-content: space-between;
-    gap: 16px;
+    gap: 4px;
     min-height: 36px;
     padding: 0 24px;
   }

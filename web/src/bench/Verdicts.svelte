@@ -26,7 +26,7 @@
   });
 </script>
 
-<div class="flex min-w-0 items-center gap-1">
+<div class="verdicts">
   {#if sight.situation}
     <span class="whitespace-nowrap">Shown: <b>{sight.situation.name}</b></span>
     <button type="button" class="quiet act whitespace-nowrap" onclick={() => sight.meet(null)}
@@ -58,3 +58,21 @@
     >
   {/if}
 </div>
+
+<style>
+  .verdicts {
+    display: flex;
+    flex: 0 1000 auto;
+    align-items: center;
+    gap: 4px;
+    min-width: min(300px, 100%);
+    margin-left: auto;
+    padding-left: 12px;
+  }
+  @container bench (max-width: 1120px) {
+    .verdicts {
+      margin-left: 0;
+      padding-left: 0;
+    }
+  }
+</style>

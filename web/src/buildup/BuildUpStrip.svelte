@@ -75,10 +75,10 @@
 </script>
 
 <section aria-labelledby="build-up" class="build-up" bind:clientWidth={width} bind:clientHeight={height}>
-  <div class="flex items-baseline gap-2 whitespace-nowrap">
+  <div class="flex flex-wrap items-baseline gap-x-2 whitespace-nowrap">
     <h2 id="build-up" class="display-face text-title">Build-up</h2>
     {#if blocks.length > 0}
-      <label class="muted min-w-0 truncate">
+      <label class="muted flex min-w-0 flex-wrap items-baseline gap-x-1">
         and the worst reading of
         <select
           class="follow"

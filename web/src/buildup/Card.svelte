@@ -91,8 +91,8 @@
   <div class="h-[18px]"></div>
 {/if}
 <div class="flex min-h-6 items-center gap-1 text-small" class:opacity-70={below}>
-  <span class="truncate font-semibold">{name}</span>
-  <span class="muted ml-auto whitespace-nowrap">{aside}</span>
+  <span class="truncate font-semibold" title={name}>{name}</span>
+  <span class="muted ml-auto whitespace-nowrap" title={aside}>{aside}</span>
   {#if layer}
     <button
       type="button"

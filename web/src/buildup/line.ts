@@ -1,14 +1,11 @@
+import { scaleLog } from 'd3-scale';
 import type { Card } from '../api/types';
 
 export type Point = { id: string; x: number; y: number; shown: string; meets: boolean; situation: string };
 
-const LEAST = Math.log(1);
-const MOST = Math.log(21);
-
-/** The height of a ratio (1 to 21) in a strip, by its logarithm; larger ratios stand higher. */
+/** The height of a ratio (1 to 21, WCAG 2.2) in a strip, by its logarithm; larger ratios stand higher. */
 export function heightOf(ratio: number, height: number, margin: number): number {
-  const share = (Math.log(Math.min(21, Math.max(1, ratio))) - LEAST) / (MOST - LEAST);
-  return height - margin - share * (height - 2 * margin);
+  return scaleLog([1, 21], [height - margin, margin]).clamp(true)(ratio);
 }
 
 /** The points of the contrast line under the middles of their cards. */

@@ -110,7 +110,7 @@
     value={shown}
     aria-invalid={hand.problem !== null}
     aria-describedby={hand.problem ? `${id}-problem` : undefined}
-    title={note || undefined}
+    title={shown.length > 9 ? `${shown}. ${note}` : note || undefined}
     oninput={(e) => typed(e.currentTarget.value)}
     onkeydown={key}
     onblur={() => void hand.settle()}

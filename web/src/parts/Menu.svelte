@@ -19,7 +19,13 @@
     {#snippet child({ props })}{@render opener(props)}{/snippet}
   </DropdownMenu.Trigger>
   <DropdownMenu.Portal>
-    <DropdownMenu.Content aria-label={label} sideOffset={4} collisionPadding={8} align="start">
+    <DropdownMenu.Content
+      aria-label={label}
+      sideOffset={4}
+      collisionPadding={8}
+      align="start"
+      preventScroll={false}
+    >
       {#snippet child({ wrapperProps, props, open })}
         {#if open}
           <div {...wrapperProps}>

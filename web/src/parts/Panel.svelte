@@ -48,7 +48,9 @@
       {#snippet child({ wrapperProps, props, open: shown })}
         {#if shown}
           <div {...wrapperProps}>
-            <div {...props} class="panel" style:width="{width}px">{@render children(() => turn(false))}</div>
+            <div {...props} role="dialog" class="panel" style:width="{width}px">
+              {@render children(() => turn(false))}
+            </div>
           </div>
         {/if}
       {/snippet}

@@ -14,7 +14,7 @@ export type Pull = {
   /** One step with the arrow keys: tenfold with Shift, a tenth with Alt. Says whether it was taken. */
   nudge?: (right: number, down: number, event: KeyboardEvent) => boolean | void;
   /** The element that fractions are measured in; by default the one that is pulled. */
-  within?: (node: HTMLElement) => Element | null;
+  within?: (node: Element) => Element | null;
   /** With a finger it begins after a short hold, so that a swipe still scrolls. */
   hold?: boolean;
 };
@@ -51,8 +51,10 @@ function spotOf(event: PointerEvent, element: Element): Spot {
 }
 
 /** Pulling an element with mouse, pen, finger or arrow keys. */
-export function pull(options: Pull): Attachment<HTMLElement> {
-  return (node) => {
+export function pull(options: Pull): Attachment<HTMLElement | SVGElement> {
+  return (element) => {
+    // what pulling needs, elements of pages and of drawings have alike
+    const node = element as HTMLElement;
     let from: PointerEvent | null = null;
     let moved = false;
     let ready = false;

@@ -11,6 +11,8 @@
   let { least }: { least: number } = $props();
   const { doc, edits, selection, ways } = useBench();
 
+  /** From one card to the next, px. */
+  const STEP = 326;
   const LOCKS = [
     { lock: 'colour', name: 'colour', note: 'The words keep their colour' },
     { lock: 'place', name: 'place', note: 'The words stay where they are' },
@@ -25,9 +27,8 @@
   const looking = $derived(ways.share < 1);
 
   $effect(() => {
-    if (revision === undefined || !id) return;
-    void untrack(() => ways.seek());
-    return () => ways.stop();
+    // sought once for a state of the site and these words; it goes on when another view is looked at
+    if (revision !== undefined && id) void untrack(() => ways.seek());
   });
 
   function said(of: Block): string {
@@ -98,6 +99,7 @@
     <p
       role="status"
       class="truncate"
+      title={ways.plight?.sentence}
       class:text-warning={ways.plight?.short}
       class:text-success={ways.plight && !ways.plight.short}
     >
@@ -118,13 +120,15 @@
     {/if}
     {#if ways.plight?.short}
       <ol class="cards" onpointerenter={() => ways.rest(true)} onpointerleave={() => ways.rest(false)}>
-        {#each ways.found as remedy (`${remedy.remedy} ${remedy.sentence}`)}
-          <li><RemedyCard {remedy} /></li>
+        {#each ways.found as remedy, n (`${remedy.remedy} ${remedy.sentence}`)}
+          <li style:transform="translateX({n * STEP}px)"><RemedyCard {remedy} /></li>
         {/each}
         {#if looking}
-          <li class="muted w-[180px] self-center">Looking for more …</li>
+          <li class="more muted" style:transform="translateX({ways.found.length * STEP}px)">
+            Looking for more …
+          </li>
         {:else if ways.found.length === 0}
-          <li class="self-center">
+          <li class="more">
             Nothing was found that these words could be read with. Free what is left alone, or give them
             another wording or size.
           </li>
@@ -154,15 +158,20 @@
     color: var(--color-base-content);
     cursor: pointer;
   }
+  /* each card has its place by its number; one that is found later glides in and moves nothing by a jump */
   .cards {
-    display: flex;
-    gap: 20px;
-    min-height: 0;
+    position: relative;
     flex: 1;
+    min-height: 178px;
     overflow: auto hidden;
-    padding-bottom: 10px;
   }
   .cards li {
-    flex: none;
+    position: absolute;
+    inset: 0 auto 10px 0;
+    transition: transform 0.25s;
+  }
+  .cards .more {
+    top: 40%;
+    max-width: 420px;
   }
 </style>

@@ -38,7 +38,7 @@
 </script>
 
 <div
-  class="grid grid-cols-4 gap-2"
+  class="grid grid-cols-[repeat(auto-fit,minmax(100px,1fr))] gap-2"
   role="presentation"
   onfocusin={() => (sight.spaces = true)}
   onfocusout={() => (sight.spaces = false)}

@@ -17,7 +17,7 @@
   const wanted = (name: string, value: number) => ({ [`filter/${name}`]: value });
 </script>
 
-<div class="grid grid-cols-5 gap-2">
+<div class="grid grid-cols-[repeat(auto-fit,minmax(84px,1fr))] gap-x-2 gap-y-1">
   {#each PARTS as { name, label, unit, times, plain, most } (name)}
     <NumberField
       {label}

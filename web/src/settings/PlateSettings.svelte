@@ -23,7 +23,7 @@
   });
 </script>
 
-<div class="grid grid-cols-5 gap-2">
+<div class="grid grid-cols-[repeat(auto-fit,minmax(92px,1fr))] gap-2">
   <LengthField
     label="Corners"
     value={plate.radius ?? '0px'}

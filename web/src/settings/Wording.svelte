@@ -27,7 +27,7 @@
   <label for={id} class="sr-only">Words</label>
   <textarea
     {id}
-    class="field w-full resize-none leading-snug"
+    class="field block w-full resize-none leading-snug"
     rows="2"
     value={hand.value ?? value}
     aria-invalid={hand.problem !== null}

@@ -9,13 +9,7 @@
 <ul class="grid-of" aria-label="Pictures on the shelf">
   {#each pictures as p (p.asset)}
     <li>
-      <button
-        type="button"
-        class="entry"
-        aria-pressed={chosen === p.asset}
-        aria-label={p.name}
-        onclick={() => choose(p.asset)}
-      >
+      <button type="button" class="entry" aria-pressed={chosen === p.asset} onclick={() => choose(p.asset)}>
         <span
           class="shown"
           class:tile={p.seamless}

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** Words down the side, the situations a visitor can meet across, the worst ratio in each cell; then every width. */
   import * as client from '../api/client';
-  import { Refused } from '../api/answer';
+  import Progress from '../parts/Progress.svelte';
   import type { Situation } from '../api/types';
   import Choice from '../parts/Choice.svelte';
   import Verdict from '../parts/Verdict.svelte';
@@ -9,34 +9,22 @@
   import { useBench } from '../state/context';
   import { put } from '../state/target';
 
-  const { doc, edits, findings, notices, place, selection, sight } = useBench();
+  const { doc, edits, findings, place, selection, sight } = useBench();
 
   const LEVELS = [
     { value: 'AA', name: 'AA', note: '4.5, and 3 for large letters (WCAG 2.2, 1.4.3)' },
     { value: 'AAA', name: 'AAA', note: '7, and 4.5 for large letters (WCAG 2.2, 1.4.6)' },
   ] as const;
   let problem = $state('');
-  const revision = $derived(doc.state?.revision ?? 0);
-  const page = $derived(selection.page?.id ?? '');
-  const found = $derived(
-    findings.every?.revision === revision && findings.every.page === page ? findings.every.found : null,
-  );
+  const { every } = findings;
+  const found = $derived(findings.everyNow);
   /** What was found before stays in sight while it is looked at anew. */
-  const shown = $derived(found ?? (findings.every?.page === page ? findings.every.found : null));
+  const shown = $derived(found ?? (every.found?.page === selection.page?.id ? every.found?.value : null));
   const cell = (block: string, situation: string) =>
     shown?.cells.find((c) => c.block === block && c.situation === situation);
 
   $effect(() => {
-    if (found || !page) return;
-    const asked = { revision, patch: [], page };
-    const stop = new AbortController();
-    client
-      .situations(asked, stop.signal)
-      .then((answer) => (findings.every = { revision, page, found: answer }))
-      .catch((error: unknown) => {
-        if (error instanceof Refused && error.status !== 410 && error.status !== 409) notices.tell(error);
-      });
-    return () => stop.abort();
+    if (!found && selection.page && !every.stopped) void findings.lookAtEvery();
   });
 
   function open(situation: Situation, block: string): void {
@@ -59,7 +47,11 @@
     <h2 class="display-face text-head">Situations</h2>
     <p role="status" class="font-semibold {shown?.short ? 'text-warning' : 'text-success'}">
       {#if !shown}
-        <span class="muted">Looking at every situation …</span>
+        <span class="muted"
+          >{every.stopped
+            ? 'It was stopped; nothing was looked at to its end.'
+            : 'Looking at every situation …'}</span
+        >
       {:else if shown.short === 0}
         Every word can be read in every situation.
       {:else}
@@ -75,6 +67,21 @@
       />
     </span>
   </div>
+  {#if every.share !== null}
+    <Progress
+      label="Looking at every situation"
+      share={every.share}
+      doing={every.doing}
+      stop={() => every.stop()}
+    />
+  {:else if !found && every.stopped}
+    <p class="text-small">
+      {shown ? 'What is shown is from before the last change.' : ''}
+      <button type="button" class="quiet act" onclick={() => void findings.lookAtEvery()}
+        >Look at every situation</button
+      >
+    </p>
+  {/if}
   {#if shown}
     <div class="grid-box" class:stale={!found}>
       <table>
@@ -147,7 +154,7 @@
       {#if problem}<span role="alert" class="text-error">{problem}</span>{/if}
     </p>
   {/if}
-  {#key `${page}/${revision}`}<WidthRun />{/key}
+  <WidthRun />
 </main>
 
 <style>

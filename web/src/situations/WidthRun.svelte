@@ -1,28 +1,28 @@
 <script lang="ts">
   /** The worst reading over every width, with what is required drawn in; drag along it and the page follows. */
+  import { scaleLog } from 'd3-scale';
   import * as client from '../api/client';
-  import { Refused } from '../api/answer';
-  import type { Widths } from '../api/types';
+  import Progress from '../parts/Progress.svelte';
+  import { pull, type Spot } from '../parts/pull';
   import { apply } from '../bench/frame';
   import { useBench } from '../state/context';
 
-  const { notices, selection } = useBench();
+  const { findings, selection } = useBench();
 
   const [FIRST, LAST] = [320, 2560];
   const HIGH = 150;
-  let run = $state.raw<Widths | null>(null);
+  const run = $derived(
+    findings.runNow ?? (findings.run.found?.page === selection.page?.id ? findings.run.found?.value : null),
+  );
   let at = $state<number | null>(null);
   let width = $state(0);
   let frame = $state<HTMLIFrameElement>();
   const page = $derived(selection.page?.id ?? '');
   const plot = $derived(Math.max(200, width));
 
-  const x = (w: number) => ((Math.log(w) - Math.log(FIRST)) / (Math.log(LAST) - Math.log(FIRST))) * plot;
-  const back = (px: number) =>
-    Math.round(Math.exp(Math.log(FIRST) + (px / plot) * (Math.log(LAST) - Math.log(FIRST))));
+  const x = $derived(scaleLog([FIRST, LAST], [0, plot]).clamp(true));
   /** Where a reading stands by its part of what is required; the requirement is the middle line. */
-  const y = (part: number) =>
-    HIGH / 2 - (Math.log(Math.min(4, Math.max(0.25, part))) / Math.log(4)) * (HIGH / 2 - 10);
+  const y = scaleLog([0.25, 4], [HIGH - 10, 10]).clamp(true);
   const line = $derived(
     (run?.points ?? [])
       .map((p) => `${x(p.width).toFixed(1)},${y(p.ratio / p.required).toFixed(1)}`)
@@ -40,28 +40,20 @@
   });
 
   $effect(() => {
-    const stop = new AbortController();
-    client
-      .widths({ ...selection.asked, patch: [], page }, stop.signal)
-      .then((found) => (run = found))
-      .catch((error: unknown) => {
-        if (error instanceof Refused && error.status !== 410 && error.status !== 409) notices.tell(error);
-      });
-    return () => stop.abort();
+    // one after the other: every situation first
+    if (!findings.runNow && findings.everyNow && selection.page && !findings.run.stopped)
+      void findings.lookAtWidths();
   });
 
-  function follow(event: PointerEvent & { currentTarget: SVGSVGElement }): void {
-    if (event.type === 'pointermove' && event.buttons === 0) return;
-    const box = event.currentTarget.getBoundingClientRect();
-    at = Math.min(LAST, Math.max(FIRST, back(event.clientX - box.left)));
-  }
-
-  function key(event: KeyboardEvent): void {
-    const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
-    if (!by) return;
-    event.preventDefault();
-    at = Math.min(LAST, Math.max(FIRST, (at ?? 390) + by * (event.shiftKey ? 10 : 1)));
-  }
+  const follow = ({ x: share }: Spot) => (at = Math.round(x.invert(share * plot)));
+  const along = pull({
+    begin: (spot) => void follow(spot),
+    move: follow,
+    nudge: (right) => {
+      if (right === 0) return false;
+      at = Math.min(LAST, Math.max(FIRST, Math.round((at ?? 390) + right)));
+    },
+  });
 
   async function loaded(): Promise<void> {
     const inner = frame?.contentDocument;
@@ -80,6 +72,21 @@
         >{/if}
     </p>
   </div>
+  {#if findings.run.share !== null}
+    <Progress
+      label="Reading at every width"
+      share={findings.run.share}
+      doing={findings.run.doing}
+      stop={() => findings.run.stop()}
+    />
+  {:else if !findings.runNow && findings.run.stopped}
+    <p class="text-small">
+      It was stopped{run ? '; what is shown is from before the last change' : ''}.
+      <button type="button" class="quiet act" onclick={() => void findings.lookAtWidths()}
+        >Read at every width</button
+      >
+    </p>
+  {/if}
   <div bind:clientWidth={width}>
     <svg
       width={plot}
@@ -91,9 +98,7 @@
       aria-valuemax={LAST}
       aria-valuenow={at ?? 390}
       aria-valuetext="{at ?? 390} px{near ? `, the worst reading is ${near.shown} of ${near.required}` : ''}"
-      onpointerdown={follow}
-      onpointermove={follow}
-      onkeydown={key}
+      {@attach along}
     >
       {#each run?.screens ?? [] as screen, n (screen.screen)}
         {@const from = x(Math.max(FIRST, screen.least))}
@@ -175,7 +180,6 @@
 <style>
   svg {
     display: block;
-    touch-action: none;
     cursor: ew-resize;
     font-size: var(--text-small);
   }

@@ -1,7 +1,17 @@
 import * as client from '../api/client';
-import type { AreaView, BuildUp, Framing, Overlay, Reading, ScreenAreas, Situations } from '../api/types';
+import type {
+  AreaView,
+  BuildUp,
+  Framing,
+  Overlay,
+  Reading,
+  ScreenAreas,
+  Situations,
+  Widths,
+} from '../api/types';
 import type { Doc } from './doc.svelte';
 import { Latest, Settled } from './latest';
+import { Long, type For, type Lines } from './long.svelte';
 import type { Notices } from './notices.svelte';
 import type { Selection } from './selection.svelte';
 import type { Sight } from './sight.svelte';
@@ -13,8 +23,9 @@ export class Findings {
   overlay = $state.raw<Overlay | null>(null);
   framing = $state.raw<Framing | null>(null);
   areaViews = $state.raw<ScreenAreas[]>([]);
-  /** Every situation of the page, once it was looked at. */
-  every = $state.raw<{ revision: number; page: string; found: Situations } | null>(null);
+  /** Every situation, and every width, of the page; looked at when it is asked for. */
+  readonly every: Long<Situations>;
+  readonly run: Long<Widths>;
   /** Which block's readings the contrast line follows; null: the one that fares worst. */
   lineBlock = $state<string | null>(null);
   private readonly reading = new Latest();
@@ -32,6 +43,8 @@ export class Findings {
     this.selection = selection;
     this.sight = sight;
     this.notices = notices;
+    this.every = new Long(notices);
+    this.run = new Long(notices);
     sight.shown.listen(() => this.read());
     selection.moved.listen(() => this.turn());
   }
@@ -45,8 +58,34 @@ export class Findings {
   /** What falls short in the situation that the screens are in. */
   get met(): Reading[] {
     const { situation } = this.sight;
-    if (!situation || this.every?.revision !== this.doc.revision) return [];
-    return this.every.found.cells.filter((c) => c.situation === situation.id && !c.meets);
+    return (
+      (situation ? this.everyNow : null)?.cells.filter((c) => c.situation === situation?.id && !c.meets) ?? []
+    );
+  }
+
+  private get here(): For {
+    return { revision: this.doc.revision, page: this.selection.page?.id ?? '' };
+  }
+
+  /** Every situation of the present page as it is kept; null where it was not looked at. */
+  get everyNow(): Situations | null {
+    return this.every.of(this.here);
+  }
+
+  get runNow(): Widths | null {
+    return this.run.of(this.here);
+  }
+
+  /** Look at every situation of the present page. */
+  lookAtEvery(): Promise<void> {
+    const asked = { ...this.selection.asked, patch: [] };
+    return this.every.begin(this.here, (signal) => client.situations(asked, signal) as Lines<Situations>);
+  }
+
+  /** Look at every width of the present page. */
+  lookAtWidths(): Promise<void> {
+    const asked = { ...this.selection.asked, patch: [] };
+    return this.run.begin(this.here, (signal) => client.widths(asked, signal) as Lines<Widths>);
   }
 
   /** What was found for another choice is not shown for this one. */

@@ -1,6 +1,5 @@
 import { isStep, read, write, type Address } from './address';
 import type { Bench } from './bench';
-import * as client from '../api/client';
 
 /** Where the bench is, as an address. */
 function addressOf({ place, selection, sight, ways }: Bench): Address {
@@ -35,12 +34,8 @@ async function goTo(bench: Bench, address: Address): Promise<void> {
   if (situation === 'pointed') return sight.point(true);
   if ((situation ?? null) === (sight.situation?.id ?? null) && !sight.pointed) return;
   if (!situation) return sight.meet(null);
-  const page = selection.page?.id ?? '';
-  if (findings.every?.revision !== doc.revision || findings.every.page !== page) {
-    const found = await client.situations({ ...selection.asked, patch: [] }).catch(() => null);
-    if (found) findings.every = { revision: doc.revision, page, found };
-  }
-  sight.meet(findings.every?.found.situations.find((s) => s.id === situation) ?? null);
+  await findings.lookAtEvery();
+  sight.meet(findings.everyNow?.situations.find((s) => s.id === situation) ?? null);
 }
 
 /** Keep the address true to where the bench is, and the bench to the address when the browser goes back or forward. */

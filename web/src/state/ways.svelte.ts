@@ -50,7 +50,7 @@ export class Ways {
 
   isShort(block: string): boolean {
     const here = this.findings.readings.some((r) => r.block === block && !r.meets && r.vouched);
-    return here || (this.findings.every?.found.blocks.some((b) => b.id === block && b.trouble) ?? false);
+    return here || (this.findings.everyNow?.blocks.some((b) => b.id === block && b.trouble) ?? false);
   }
 
   toggle(): void {
@@ -69,6 +69,7 @@ export class Ways {
   close(): void {
     if (!this.open) return;
     this.stop();
+    this.sought = '';
     this.open = false;
     this.mended = null;
     this.edits.forget();
@@ -85,6 +86,9 @@ export class Ways {
   async seek(): Promise<void> {
     const block = this.block;
     if (!block) return;
+    const key = `${this.doc.revision} ${block.id}`;
+    if (this.sought === key) return;
+    this.sought = key;
     this.of = this.doc.state?.document;
     const asked = { ...this.selection.asked, patch: [], block: block.id };
     this.mended = null;
@@ -136,9 +140,12 @@ export class Ways {
     if (this.stopping === stopping) {
       this.share = 1;
       this.doing = null;
+      this.sort();
     }
   }
 
+  /** The state of the site and the words that ways out were sought for. */
+  private sought = '';
   private resting = false;
 
   /** While somebody rests on them, nothing changes its place: what is found then comes last. */
@@ -173,6 +180,7 @@ export class Ways {
   }
 
   leaveMended(): void {
+    this.sought = '';
     this.mended = null;
     this.edits.forget();
   }

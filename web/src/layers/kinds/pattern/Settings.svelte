@@ -34,7 +34,7 @@
     show={(colour) => to.show({ colour })}
     keep={(colour) => to.keep({ colour }, `${layer.name} in ${colour}`)}
   />
-  <div class="grid grid-cols-5 gap-2">
+  <div class="grid grid-cols-[repeat(auto-fit,minmax(78px,1fr))] gap-2">
     <NumberField
       {...field('Size', (size) => ({ size }))}
       value={layer.size ?? 24}

@@ -1,0 +1,184 @@
+"""The same journey through every view in four windows: nothing covers anything, leaves the window, is cut or jumps."""
+
+import re
+from collections.abc import Callable, Iterator
+
+import pytest
+from playwright.sync_api import Browser, Page, expect
+
+from garnetfern.api.local import Running
+
+from .looking import LOOK, SHIFTS
+from .test_access import AXE, FLAT, RUN
+
+WINDOWS = {"wide": (1280, 800), "medium": (1024, 768), "narrow": (720, 900), "hand": (390, 844), "zoomed": (640, 400)}
+"""`zoomed` is a window of 1280 x 800 at 200 % (WCAG 2.2, 1.4.4 and 1.4.10)."""
+JUMP = 0.1
+"""The layout shift that is called good (Web Vitals' own measure)."""
+
+
+@pytest.fixture(params=[(name, theme) for name in WINDOWS for theme in ("light", "dark")], ids="-".join)
+def window(request, running: Running, browser: Browser) -> Iterator[Page]:
+    name, theme = request.param
+    width, height = WINDOWS[name]
+    context = browser.new_context(
+        viewport={"width": width, "height": height}, has_touch=name == "hand", color_scheme=theme
+    )
+    context.set_default_timeout(60_000)
+    page = context.new_page()
+    troubles: list[str] = []
+    page.on("pageerror", lambda error: troubles.append(str(error)))
+    page.on("console", lambda m: troubles.append(m.text) if m.type == "error" else None)
+    page.on("response", lambda r: troubles.append(f"{r.status} {r.url}") if r.status >= 400 else None)
+    page.add_init_script(f"({SHIFTS})()")
+    page.goto(running.address)
+    page.get_by_role("heading", name="Garnetfern").wait_for()
+    page.get_by_text("falls short on the phone").wait_for()
+    yield page
+    context.close()
+    assert troubles == []
+
+
+def opened(page: Page, name: str) -> None:
+    """Go to a view, by its word or by the menu that the words are folded into."""
+    word = page.get_by_role("navigation", name="Views").get_by_role("button", name=name)
+    if word.is_visible():
+        word.click()
+        return
+    page.get_by_role("button", name=re.compile("^View: ")).click()
+    page.get_by_role("menuitem", name=name).click()
+
+
+def _drawer(page: Page, name: str) -> None:
+    """Where build-up and settings are in a drawer: open it."""
+    handle = page.get_by_role("group", name="Drawer").get_by_role("button", name=name)
+    if handle.count() and handle.get_attribute("aria-expanded") == "false":
+        handle.click()
+
+
+def _settings(card: str) -> Callable[[Page], None]:
+    def look(page: Page) -> None:
+        opened(page, "Bench")
+        _drawer(page, "Build-up")
+        page.get_by_role("button", name=card, exact=True).click()
+        _drawer(page, "Settings")
+        page.get_by_role("region", name=re.compile("^Settings of")).wait_for()
+
+    return look
+
+
+def _ways(page: Page) -> None:
+    page.get_by_role("button", name="Ways out").click()
+    page.get_by_role("article").first.wait_for()
+    expect(page.get_by_role("button", name="Stop")).to_have_count(0)
+
+
+def _tab(view: str, tab: str) -> Callable[[Page], None]:
+    def look(page: Page) -> None:
+        opened(page, view)
+        page.get_by_role("tab", name=tab).click()
+        page.wait_for_timeout(500)
+
+    return look
+
+
+def _situations(page: Page) -> None:
+    opened(page, "Situations")
+    page.get_by_text("of 100 visits can read").wait_for()
+
+
+def _panel(page: Page) -> None:
+    _settings("Dusk")(page)
+    page.get_by_role("button", name="Colour: choose").click()
+    page.get_by_role("button", name=re.compile("a tone of")).first.wait_for()
+
+
+PLACES: dict[str, Callable[[Page], None]] = {
+    "bench": lambda page: None,
+    "a colour": _settings("Dusk"),
+    "a picture": _settings("Glasshouse at dawn"),
+    "its look": lambda page: page.get_by_role("tab", name="Look, other pictures").click(),
+    "words": _settings("Words"),
+    "the area": _settings("Base"),
+    "its size": lambda page: page.get_by_role("tab", name="Size and space").click(),
+    "the colour panel": _panel,
+    "ways out": _ways,
+    "framing": lambda page: opened(page, "Framing"),
+    "shelf": lambda page: opened(page, "Shelf"),
+    "loan": _tab("Shelf", "Picture loan"),
+    "slots": _tab("Shelf", "Exact slots"),
+    "looks": _tab("Shelf", "Gradients and looks"),
+    "schemes": lambda page: opened(page, "Schemes"),
+    "take away": lambda page: opened(page, "Take away"),
+    "situations": _situations,
+    "keys": lambda page: page.keyboard.press("?"),
+}
+
+
+def test_every_view_in_every_window(window: Page):
+    window.add_style_tag(content=FLAT)
+    window.evaluate(AXE.read_text())
+    found: dict[str, list[str]] = {}
+    for place, go in PLACES.items():
+        go(window)
+        window.wait_for_timeout(900)
+        wrong = [*window.evaluate(LOOK), *window.evaluate(RUN)]
+        window.keyboard.press("Escape")
+        if window.evaluate("window.shifted") > JUMP:
+            wrong.append(f"it jumps: {window.evaluate('window.shifted')}")
+        window.evaluate("window.shifted = 0")
+        if wrong:
+            found[place] = wrong
+    assert found == {}
+
+
+ARABIC = "مئة سرخس تحت زجاج قديم"
+
+
+@pytest.mark.parametrize("media", [{"forced_colors": "active"}, {"reduced_motion": "reduce"}, {}], ids=str)
+def test_forced_colours_less_motion_and_words_from_right_to_left(bench: Page, media):
+    bench.emulate_media(**media)
+    if not media:
+        bench.get_by_role("button", name="Words", exact=True).click()
+        bench.get_by_role("textbox", name="Words").fill(ARABIC)
+        bench.get_by_role("textbox", name="Words").blur()
+        expect(bench.get_by_role("list", name="Readings on Phone").get_by_text(ARABIC)).to_be_visible()
+    bench.get_by_role("button", name="Dusk", exact=True).click()
+    bench.wait_for_timeout(600)
+    assert bench.evaluate(LOOK) == []
+    if "reduced_motion" in media:
+        moving = (
+            "[...document.querySelectorAll('*')].filter((e) => parseFloat(getComputedStyle(e).transitionDuration) > 0)"
+        )
+        assert bench.evaluate(f"{moving}.length") == 0
+    if "forced_colors" in media:
+        bench.get_by_role("slider", name="Strength", exact=True).focus()
+        outline = bench.evaluate("getComputedStyle(document.activeElement).outlineStyle")
+        assert outline != "none"
+
+
+def test_the_job_is_done_by_keys_alone(bench: Page):
+    """From words that fall short to a rule to paste, never touching the mouse."""
+
+    def walk(done: str, most: int = 80) -> None:
+        for _ in range(most):
+            if bench.evaluate(done):
+                return
+            bench.keyboard.press("Tab")
+        raise AssertionError(f"not reached by Tab: {done}")
+
+    bench.keyboard.press("r")
+    bench.get_by_role("article").first.wait_for()
+    expect(bench.get_by_role("button", name="Stop")).to_have_count(0)
+    walk("document.activeElement.textContent.trim() === 'Do this'")
+    bench.keyboard.press("Enter")
+    expect(bench.get_by_text("Every word can be read on every screen.")).to_be_visible()
+    assert not bench.evaluate("document.activeElement === document.body")
+    bench.keyboard.press("Escape")
+    expect(bench.get_by_role("heading", name="Build-up")).to_be_visible()
+    walk("document.activeElement.textContent.trim() === 'Take away'")
+    bench.keyboard.press("Enter")
+    walk("document.activeElement.textContent.trim() === 'Copy the rule'")
+    bench.keyboard.press("Enter")
+    expect(bench.get_by_role("button", name="Copied")).to_be_visible()
+    assert bench.evaluate("navigator.clipboard.readText()").startswith(".banner {")
