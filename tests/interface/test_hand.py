@@ -143,7 +143,7 @@ def test_the_colour_panel_asks_one_thing_at_a_time(bench: Page):
     bench.get_by_role("button", name="Colour: choose").click()
     hues = bench.get_by_role("slider", name="Colour: hue across, lightness up")
     expect(hues).to_be_visible()
-    bench.wait_for_timeout(600)
+    bench.get_by_role("button", name=re.compile("a tone of")).first.wait_for()
     under_way, most, asked = [0], [0], [0]
 
     def begun(request: Request) -> None:

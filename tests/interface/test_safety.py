@@ -57,12 +57,12 @@ ATTACK = """async (target) => {
 
 
 def test_a_page_elsewhere_reads_nothing_changes_nothing_and_holds_nothing(bench: Page, elsewhere):
-    before = bench.request.get(bench.url.split("#")[0] + "api/state").json()
+    before = bench.request.get(bench.url.split("?")[0] + "api/state").json()
     other = bench.context.new_page()
     other.goto(elsewhere)
-    seen = other.evaluate(ATTACK, bench.url.split("#")[0])
+    seen = other.evaluate(ATTACK, bench.url.split("?")[0])
     assert {s for s in seen if s != "opaque 0"} == {"refused"}
-    assert bench.request.get(bench.url.split("#")[0] + "api/state").json() == before
+    assert bench.request.get(bench.url.split("?")[0] + "api/state").json() == before
     other.close()
 
 

@@ -146,7 +146,9 @@ def test_letters_that_fall_short_are_marked_in_place_and_never_emitted(bench: Pa
     expect(frame(bench, "desktop").locator("#gf-marks path")).to_have_count(0)
     bench.keyboard.press("m")
     expect(marks).to_have_count(0)
-    assert "gf-marks" not in bench.request.get(bench.url + "live/home").text()
+    handed_out = bench.request.get(bench.url.split("?")[0] + "live/home").text()
+    assert "gf-banner" in handed_out
+    assert "gf-marks" not in handed_out
 
 
 def test_clicking_on_a_screen_chooses_words_and_then_their_band(bench: Page):

@@ -87,6 +87,22 @@ describe('an edit', () => {
     expect(mine.notices.notice?.text).toContain('another window had made it 0.4');
   });
 
+  it('that was begun before another hand had kept its own is told of it too', async () => {
+    const server = new PlainServer(smallSite());
+    const mine = window(server);
+    const theirs = window(server);
+    const { hand, way } = mine.control();
+    hand.show(0.7, way);
+    await theirs.edits.keep(
+      put({ page: 'home', area: 'banner', layer: 'dusk' }, { opacity: 0.4 }),
+      'Dusk at 40 %',
+    );
+    await mine.edits.follow(server.revision);
+    await hand.settle();
+    expect(opacities(server).dusk).toBe(0.7);
+    expect(mine.notices.notice?.text).toContain('another window had made it 0.4');
+  });
+
   it('follows its layer when another window has moved it', async () => {
     const server = new PlainServer(smallSite());
     const mine = window(server);

@@ -1,5 +1,7 @@
 <script lang="ts">
   /** Whether settings are made for the area at rest or while it is pointed at, and the time the change takes. */
+  import { RANGES } from '../api/ranges';
+  import { within } from '../parts/numbers';
   import NumberField from '../parts/NumberField.svelte';
   import { fadeChange } from './change';
   import { useBench } from '../state/context';
@@ -39,8 +41,7 @@
         width="76px"
         value={over.fade ?? 240}
         unit="ms"
-        least={0}
-        most={5000}
+        {...within(RANGES.Over.fade)}
         step={10}
         keep={(fade) => edits.keep(fadeChange(to.target, fade), `The change takes ${fade} ms`)}
       />

@@ -39,6 +39,7 @@
       sideOffset={4}
       collisionPadding={8}
       align="start"
+      onFocusOutside={(event) => eyedropper.taker && event.preventDefault()}
       onInteractOutside={(event) => {
         // a colour is being taken off a screen, or a fault of a field is told beside it
         if (eyedropper.taker || (event.target as Element | null)?.closest?.('[role=alert]'))

@@ -61,3 +61,9 @@ export function lengthIn(text: string): string {
   const value = sum(match[1] ?? '');
   return value === null ? text.trim() : `${short(value)}${match[2]}`;
 }
+
+/** A range of the core as what a field takes; `times` where it is shown in a smaller unit, as a part in %. */
+export const within = ([least, most]: readonly [number, number], times = 1) => ({
+  least: short(least * times),
+  most: short(most * times),
+});

@@ -1,8 +1,10 @@
 <script lang="ts">
   /** Coordinated colours tried on the whole site, beside the present ones; taken on, changed, or left. */
+  import { RANGES } from '../api/ranges';
   import * as client from '../api/client';
   import type { Operation, SchemeCard, SchemeTried, Site } from '../api/types';
   import ColourField from '../parts/ColourField.svelte';
+  import { within } from '../parts/numbers';
   import NumberField from '../parts/NumberField.svelte';
   import TryFrame from './TryFrame.svelte';
   import { useBench } from '../state/context';
@@ -144,8 +146,7 @@
             label="Turn hues"
             value={turn}
             unit="°"
-            least={-180}
-            most={180}
+            {...within(RANGES.AskedScheme.turn)}
             step={5}
             show={(next) => (turn = next)}
             keep={(next) => {
@@ -159,8 +160,7 @@
             label="Strength"
             value={Math.round(strength * 100)}
             unit="%"
-            least={0}
-            most={250}
+            {...within(RANGES.AskedScheme.strength, 100)}
             step={5}
             show={(next) => (strength = next / 100)}
             keep={(next) => {

@@ -1,6 +1,8 @@
 <script lang="ts">
   /** Repeating and scrolling. */
+  import { RANGES } from '../api/ranges';
   import type { ImageLayer } from '../api/types';
+  import { within } from '../parts/numbers';
   import NumberField from '../parts/NumberField.svelte';
   import { editorOf } from '../state/editor';
 
@@ -61,8 +63,7 @@
       width="76px"
       value={layer.rate ?? 0.5}
       unit="×"
-      least={0.05}
-      most={0.95}
+      {...within(RANGES.ImageLayer.rate)}
       step={0.05}
       show={(rate) => to.show({ rate })}
       keep={(rate) => to.keep({ rate }, `${layer.name} at ${rate} times the speed`)}

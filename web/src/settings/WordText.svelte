@@ -1,9 +1,11 @@
 <script lang="ts">
   /** What a block says and how it is set: font, weight, size, colour, alignment, link. */
+  import { RANGES } from '../api/ranges';
   import type { Block } from '../api/types';
   import Choice from '../parts/Choice.svelte';
   import ColourField from '../parts/ColourField.svelte';
   import Field from '../parts/Field.svelte';
+  import { within } from '../parts/numbers';
   import NumberField from '../parts/NumberField.svelte';
   import { editorOf } from '../state/editor';
   import MenuItems from './MenuItems.svelte';
@@ -76,8 +78,7 @@
       label="Line"
       value={lettering.line ?? 1.5}
       unit="×"
-      least={0.6}
-      most={4}
+      {...within(RANGES.Lettering.line)}
       step={0.02}
       show={(line) => to.show({ 'lettering/line': line })}
       keep={(line) => to.keep({ 'lettering/line': line }, `Line height ${line}`)}

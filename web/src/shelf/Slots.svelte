@@ -180,6 +180,7 @@
   @container frame (max-width: 980px) {
     .slots {
       grid-template-columns: 230px minmax(0, 1fr);
+      grid-template-rows: 340px auto;
       flex: none;
     }
     .slots > :global(:last-child) {

@@ -20,6 +20,8 @@ export class Edits {
   readonly shown = new Bell();
   private line: Promise<unknown> = Promise.resolve();
   private hand: UnderWay | null = null;
+  /** The state that what is being kept now was begun on. */
+  private base: State | null = null;
   /** What is being kept, until it is. */
   private keeping: Change[] = [];
   private readonly doc: Doc;
@@ -32,10 +34,11 @@ export class Edits {
     this.server = server;
   }
 
-  /** Something is under way now; what was before is settled. */
-  begin(hand: UnderWay): void {
+  /** Something is under way now; what was before is settled. Gives the state of the site it begins on. */
+  begin(hand: UnderWay): State | null {
     if (this.hand !== hand) void this.settle();
     this.hand = hand;
+    return this.doc.state;
   }
 
   end(hand: UnderWay): void {
@@ -56,6 +59,16 @@ export class Edits {
     return done;
   }
 
+  /** Keep something that was begun on an earlier state of the site. */
+  begunOn<T>(state: State | null, call: () => T): T {
+    this.base = state;
+    try {
+      return call();
+    } finally {
+      this.base = null;
+    }
+  }
+
   /** Show a change on all screens without keeping it. */
   show(change: Change): void {
     this.doc.change = change;
@@ -71,7 +84,7 @@ export class Edits {
 
   /** Keep a change as one step. Gives the problem when it was refused; then what was there stays. */
   keep(change: Change, label: string): Promise<Problem | null> {
-    const before = this.doc.state;
+    const before = this.base ?? this.doc.state;
     this.doc.change = change;
     this.keeping = [...this.keeping, change];
     this.shown.ring();

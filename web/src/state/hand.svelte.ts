@@ -1,4 +1,4 @@
-import type { Problem } from '../api/types';
+import type { Problem, State } from '../api/types';
 import type { Edits } from './edits.svelte';
 
 /** How a value under way is shown, and kept in the end. */
@@ -19,6 +19,8 @@ export class Hand<T> {
   /** Why the last value was refused. */
   problem = $state.raw<string | null>(null);
   private way: Way<T> | null = null;
+  /** The state of the site that it was begun on. */
+  private base: State | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private readonly edits: Edits;
 
@@ -30,7 +32,7 @@ export class Hand<T> {
   show(value: T, way: Way<T>): void {
     if (!this.way) {
       this.way = way;
-      this.edits.begin(this);
+      this.base = this.edits.begin(this);
     }
     clearTimeout(this.timer);
     this.value = value;
@@ -51,7 +53,7 @@ export class Hand<T> {
     if (!way || value === null) return null;
     this.way = null;
     this.edits.end(this);
-    const refused = (await way.keep(value)) ?? null;
+    const refused = (await this.edits.begunOn(this.base, () => way.keep(value))) ?? null;
     this.problem = refused?.message ?? null;
     if (!refused && !this.way && this.value === value) this.value = null;
     return refused;

@@ -1,8 +1,10 @@
 <script lang="ts">
   /** The pictures fitted to a budget: what they weigh, how like the original they are, and the work of making them. */
+  import { RANGES } from '../api/ranges';
   import { onMount } from 'svelte';
   import * as client from '../api/client';
   import type { Site, Weights } from '../api/types';
+  import { within } from '../parts/numbers';
   import NumberField from '../parts/NumberField.svelte';
   import { alter } from '../state/target';
   import { useBench } from '../state/context';
@@ -53,8 +55,7 @@
       label="On the phone"
       value={budget.phone}
       unit="kB"
-      least={5}
-      most={20000}
+      {...within(RANGES.Budget.phone)}
       step={10}
       keep={(kilobytes) => keep('phone', kilobytes)}
     />
@@ -62,8 +63,7 @@
       label="On wider screens"
       value={budget.desktop}
       unit="kB"
-      least={5}
-      most={20000}
+      {...within(RANGES.Budget.desktop)}
       step={10}
       keep={(kilobytes) => keep('desktop', kilobytes)}
     />

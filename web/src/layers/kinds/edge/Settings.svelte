@@ -1,8 +1,10 @@
 <script lang="ts">
+  import { RANGES } from '../../../api/ranges';
   import type { EdgeLayer } from '../../../api/types';
   import ColourField from '../../../parts/ColourField.svelte';
   import Field from '../../../parts/Field.svelte';
   import { nudgeLength } from '../../../parts/lengths';
+  import { within } from '../../../parts/numbers';
   import NumberField from '../../../parts/NumberField.svelte';
   import { layerEditor, shownLayer } from '../../change';
   import { useBench } from '../../../state/context';
@@ -36,8 +38,7 @@
         label="Softness"
         value={Math.round((layer.softness ?? 1) * 100)}
         unit="%"
-        least={0}
-        most={100}
+        {...within(RANGES.EdgeLayer.softness, 100)}
         show={(part) => to.show({ softness: part / 100 })}
         keep={(part) => to.keep({ softness: part / 100 }, `${layer.name}: softness ${part} %`)}
       />

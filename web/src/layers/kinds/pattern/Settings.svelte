@@ -1,6 +1,8 @@
 <script lang="ts">
+  import { RANGES } from '../../../api/ranges';
   import type { PatternLayer } from '../../../api/types';
   import ColourField from '../../../parts/ColourField.svelte';
+  import { within } from '../../../parts/numbers';
   import NumberField from '../../../parts/NumberField.svelte';
   import { layerEditor, shownLayer } from '../../change';
   import FigurePicker from '../../FigurePicker.svelte';
@@ -39,22 +41,19 @@
       {...field('Size', (size) => ({ size }))}
       value={layer.size ?? 24}
       unit="px"
-      least={4}
-      most={400}
+      {...within(RANGES.PatternLayer.size)}
     />
     <NumberField
       {...field('Spacing', (spacing) => ({ spacing }))}
       value={layer.spacing ?? 0}
       unit="px"
-      least={0}
-      most={400}
+      {...within(RANGES.PatternLayer.spacing)}
     />
     <NumberField
       {...field('Turn', (turn) => ({ turn }))}
       value={layer.turn ?? 0}
       unit="°"
-      least={-360}
-      most={360}
+      {...within(RANGES.PatternLayer.turn)}
     />
     <NumberField
       {...field('Across', (x) => ({ offset: [x, offset[1]] }))}
