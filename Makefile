@@ -45,7 +45,7 @@ demo: .stamps/python .stamps/web ## build, start with the sample site, print the
 
 test: setup ## all tests, the interface in headless Chromium included
 	cd web && npm run --silent test -- --silent
-	$(BIN)/pytest
+	$(BIN)/pytest -n 2 --dist worksteal
 
 lint: .stamps/python .stamps/node ## every check that runs nothing
 	$(BIN)/ruff check .

@@ -3,7 +3,7 @@
 from datetime import UTC, datetime
 from pathlib import Path
 
-from . import checks, edits, pictures, remedies
+from . import checks, edits, pictures, remedies, wire
 
 TARGET = Path(__file__).resolve().parent.parent / "docs" / "speed.md"
 
@@ -20,6 +20,8 @@ def main() -> None:
         "| | median | 95th percentile | wanted |",
         "|---|---|---|---|",
         *edits.measure(),
+        "",
+        *wire.measure(),
         "",
         *checks.measure(),
         "",

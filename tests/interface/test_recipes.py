@@ -207,7 +207,7 @@ def test_a_colour_is_chosen_out_of_the_picture_typed_and_taken_off_a_screen(benc
     field.press("Enter")
     bench.get_by_role("button", name="Take it off a screen").click()
     expect(bench.get_by_text("Press on a spot of a screen")).to_be_visible()
-    bench.locator("iframe[title$='on desktop']").click(position={"x": 300, "y": 330})
+    bench.locator("iframe[title$='on desktop']").click(position={"x": 420, "y": 262})
     expect(bench.get_by_text(re.compile("is made of base \\(This week\\)"))).to_be_visible()
     expect(heading).to_have_css("color", "rgb(244, 239, 228)")
     bench.keyboard.press("Escape")

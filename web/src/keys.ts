@@ -20,6 +20,11 @@ export const SHORTCUTS: readonly { keys: string; what: string }[] = [
 
 const NO_TEXT = ['range', 'radio', 'checkbox', 'color', 'file', 'button', 'submit'];
 
+/** Whether a text field belongs to the site: what was typed into it is kept, and undone as a step. */
+function isKept(target: EventTarget | null): boolean {
+  return (target as Partial<HTMLElement> | null)?.dataset?.kept !== undefined;
+}
+
 function takesText(target: EventTarget | null): boolean {
   const element = target as Partial<HTMLInputElement> | null;
   if (element?.tagName === 'TEXTAREA' || element?.tagName === 'SELECT') return true;
@@ -56,9 +61,11 @@ export function keyHandlers({ doc, edits, place, selection, sight, eyedropper, w
   function down(event: KeyboardEvent): void {
     if (event.defaultPrevented) return;
     if (event.key === 'Escape') return leave();
-    if (takesText(event.target)) return;
     const key = event.key.toLowerCase();
-    if (event.ctrlKey || event.metaKey) {
+    const held = event.ctrlKey || event.metaKey;
+    // while something is typed, undo is the field's own; once it is kept, it is the site's
+    if (takesText(event.target) && !(held && isKept(event.target) && !edits.busy)) return;
+    if (held) {
       if (key === 'z') void edits.move(event.shiftKey ? 'redo' : 'undo');
       else if (key === 'y') void edits.move('redo');
       else return;

@@ -102,6 +102,7 @@
     {maxlength}
     {placeholder}
     bind:this={input}
+    data-kept
     class="field w-full"
     class:text-right={align === 'right'}
     type="text"

@@ -30,6 +30,7 @@
 
 <input
   bind:this={input}
+  data-kept
   class="name display-face"
   aria-label={label}
   title={label}

@@ -27,6 +27,7 @@
   <label for={id} class="sr-only">Words</label>
   <textarea
     {id}
+    data-kept
     class="field block w-full resize-none leading-snug"
     rows="2"
     value={hand.value ?? value}

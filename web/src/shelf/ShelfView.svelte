@@ -151,6 +151,9 @@
       grid-template-columns: minmax(0, 1fr);
       flex: none;
     }
+    .pictures > :global(:first-child) {
+      min-height: 70cqh;
+    }
   }
   .empty {
     display: grid;

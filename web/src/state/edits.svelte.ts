@@ -41,6 +41,11 @@ export class Edits {
     return this.doc.state;
   }
 
+  /** Whether something is under way that is not kept yet. */
+  get busy(): boolean {
+    return this.hand !== null;
+  }
+
   end(hand: UnderWay): void {
     if (this.hand === hand) this.hand = null;
   }
