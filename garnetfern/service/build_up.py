@@ -16,8 +16,8 @@ from ..core.reading import Reader, Reading, situations
 from ..core.resolve.records import AreaRecord, Box, Line, PageRecord, Sheet
 from .check import floored
 
-CARD = (244, 152)
-"""Width and height of a card's picture in px: twice its size on the bench."""
+CARD = (320, 198)
+"""Width and height of a card's picture in px: twice its size on the bench of an ordinary window."""
 
 
 def _lines(record: PageRecord, area: AreaRecord) -> list[Line]:
@@ -26,15 +26,24 @@ def _lines(record: PageRecord, area: AreaRecord) -> list[Line]:
 
 
 def shown_window(record: PageRecord, area: AreaRecord) -> Region:
-    """The part of an area that a card shows: as much of its height as fits its width, and the words."""
+    """The part of an area that a card shows: as much of its height as fits its width, and as much of the words."""
     box = area.box.snapped()
     height = min(box.height, box.width * CARD[1] / CARD[0]) if area.kind == "page" else box.height
     width = min(box.width, height * CARD[0] / CARD[1])
     lines = _lines(record, area)
-    centre = box.x + box.width / 2
+    centres = [box.x + box.width / 2]
     if lines:
-        centre = (min(ln.x for ln in lines) + max(ln.x + ln.width for ln in lines)) / 2
-    left = min(max(box.x, centre - width / 2), box.right - width)
+        # in the middle of all words, or of those of a line, where the middle holds none: a logo left, a menu right
+        centres = [(min(ln.x for ln in lines) + max(ln.x + ln.width for ln in lines)) / 2]
+        centres += [ln.x + ln.width / 2 for ln in lines]
+
+    def beginning(centre: float) -> float:
+        return min(max(box.x, centre - width / 2), box.right - width)
+
+    def worded(left: float) -> float:
+        return sum(max(0.0, min(ln.x + ln.width, left + width) - max(ln.x, left)) for ln in lines)
+
+    left = max(map(beginning, centres), key=worded)
     return int(left), int(box.y), max(1, int(width)), max(1, int(height))
 
 

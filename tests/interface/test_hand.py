@@ -189,3 +189,19 @@ def test_an_empty_and_a_loading_shelf_are_two_sights(bench: Page):
     expect(bench.get_by_role("button", name="Glasshouse at dawn.jpg")).to_be_visible()
     bench.get_by_label("Find by a word").fill("nothing like it")
     expect(bench.get_by_text("pictures is like that")).to_be_visible()
+
+
+def test_escape_leaves_the_page_in_place_wherever_the_focus_is(bench: Page):
+    bench.keyboard.press("v")
+    alone = bench.frame_locator("iframe[title$='in place']")
+    alone.locator("h1").click()
+    bench.keyboard.press("Escape")
+    expect(bench.locator("iframe[title$='in place']")).to_have_count(0)
+    expect(bench.get_by_role("heading", name="Build-up")).to_be_visible()
+    bench.keyboard.press("v")
+    width = bench.get_by_role("textbox", name="Width of the page, px")
+    width.fill("600")
+    width.press("Escape")
+    expect(bench.locator("iframe[title$='in place']")).to_have_count(1)
+    width.press("Escape")
+    expect(bench.locator("iframe[title$='in place']")).to_have_count(0)

@@ -223,6 +223,14 @@ def test_the_build_up_of_a_plate_shows_the_layers_below_dimmed():
     assert [c["id"] for c in cards] == ["base", "words"]
 
 
+@pytest.mark.parametrize("name", ["top", "banner", "week-band", "week-left", "foot"])
+def test_the_words_card_shows_words_wherever_they_stand(demo, name):
+    page = demo.site.pages[0]
+    cards = BuildUp(reader_of(demo), demo.site, page, page.area(name)).cards()["cards"]
+    assert [c["id"] for c in cards[-1:]] == ["words"]
+    assert cards[-1]["picture"] != cards[-2]["picture"], "a card of words without words"
+
+
 def test_the_line_follows_the_block_that_is_asked_for():
     second = {**HEADING, "id": "second", "lettering": {**HEADING["lettering"], "colour": "#808080"}}
     file = one_banner(blocks=[HEADING, second])

@@ -64,6 +64,7 @@
     display: flex;
     flex: 0 1000 auto;
     align-items: center;
+    justify-content: flex-end;
     gap: 4px;
     min-width: min(300px, 100%);
     margin-left: auto;
@@ -71,6 +72,7 @@
   }
   @container bench (max-width: 1120px) {
     .verdicts {
+      justify-content: flex-start;
       margin-left: 0;
       padding-left: 0;
     }

@@ -107,9 +107,14 @@ export class Findings {
     this.settle();
   }
 
-  private read(): void {
+  /** Read at once, without waiting for the screens: at the beginning nothing is shown yet that it could hold up. */
+  first(): void {
+    this.read(true);
+  }
+
+  private read(first = false): void {
     this.reading.run(async () => {
-      if (!this.sight.idle && this.reading.idle) return;
+      if (!first && !this.sight.idle && this.reading.idle) return;
       const { asked } = this.selection;
       try {
         this.readings = await client.readings(asked);

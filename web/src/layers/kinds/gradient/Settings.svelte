@@ -3,13 +3,19 @@
   import { layerEditor } from '../../change';
   import { gradientImage } from '../../gradient';
   import GradientField from '../../GradientField.svelte';
+  import Tabs from '../../../parts/Tabs.svelte';
   import LayerStrength from '../../LayerStrength.svelte';
   import { useBench } from '../../../state/context';
   import { put } from '../../../state/target';
 
   let { layer }: { layer: GradientLayer } = $props();
   const to = layerEditor(() => layer);
-  const { doc, edits } = useBench();
+  const { doc, edits, place } = useBench();
+  const TABS = [
+    { id: 'gradient', name: 'Gradient' },
+    { id: 'strength', name: 'Strength, other gradients' },
+  ] as const;
+  const tab = $derived(TABS.find((t) => t.id === place.tab)?.id ?? 'gradient');
   const saved = $derived(doc.site?.gradients ?? []);
 
   function save(): void {
@@ -22,29 +28,34 @@
   const exchange = (gradient: Gradient, name: string) => void to.keep({ gradient, name }, `Gradient ${name}`);
 </script>
 
-<div class="flex flex-col gap-2 pt-1">
-  <GradientField
-    value={layer.gradient}
-    show={(gradient) => to.show({ gradient })}
-    keep={(gradient, label) => to.keep({ gradient }, `${layer.name}: ${label}`)}
-  />
-  <LayerStrength {layer} ink={gradientImage(layer.gradient, true)} />
-  <div class="flex items-center gap-2">
-    <button type="button" class="btn btn-outline h-[28px] min-h-0 px-2" onclick={save}>Save it</button>
-    <div class="row" aria-label="Other gradients" role="group">
-      {#each [...saved, ...(doc.library?.gradients ?? [])] as other (other.id)}
-        <button
-          type="button"
-          class="chip"
-          style:background={gradientImage(other.gradient)}
-          aria-label="Gradient: {other.name}"
-          title={other.name}
-          onclick={() => exchange(other.gradient, other.name)}
-        ></button>
-      {/each}
-    </div>
+<Tabs label="Settings of the gradient" tabs={TABS} value={tab} choose={(id) => place.turn(id)}>
+  <div class="flex flex-col gap-2 pt-1">
+    {#if tab === 'gradient'}
+      <GradientField
+        value={layer.gradient}
+        show={(gradient) => to.show({ gradient })}
+        keep={(gradient, label) => to.keep({ gradient }, `${layer.name}: ${label}`)}
+      />
+    {:else}
+      <LayerStrength {layer} ink={gradientImage(layer.gradient, true)} />
+      <div class="flex items-center gap-2">
+        <button type="button" class="btn btn-outline h-[28px] min-h-0 px-2" onclick={save}>Save it</button>
+        <div class="row" aria-label="Other gradients" role="group">
+          {#each [...saved, ...(doc.library?.gradients ?? [])] as other (other.id)}
+            <button
+              type="button"
+              class="chip"
+              style:background={gradientImage(other.gradient)}
+              aria-label="Gradient: {other.name}"
+              title={other.name}
+              onclick={() => exchange(other.gradient, other.name)}
+            ></button>
+          {/each}
+        </div>
+      </div>
+    {/if}
   </div>
-</div>
+</Tabs>
 
 <style>
   .row {
