@@ -66,6 +66,7 @@
 <ul
   class="ledger mt-1.5"
   style:max-height="{Math.max(1, most) * 20}px"
+  style:min-height="{Math.min(most, selection.words.length) * 20}px"
   aria-label="Readings on {screen.name}"
 >
   {#each first as row (row.block.id)}

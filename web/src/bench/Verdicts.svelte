@@ -66,6 +66,7 @@
     align-items: center;
     justify-content: flex-end;
     gap: 4px;
+    min-height: 28px;
     min-width: min(300px, 100%);
     margin-left: auto;
     padding-left: 12px;

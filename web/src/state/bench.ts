@@ -42,14 +42,13 @@ export function makeBench(): Bench {
 }
 
 /** Fetch the site and what ships, and choose what is worked on first. */
-export async function start({ doc, edits, selection, findings, notices }: Bench): Promise<boolean> {
+export async function start({ doc, edits, selection, notices }: Bench): Promise<boolean> {
   try {
     const [state, fonts, library] = await Promise.all([client.state(), client.fonts(), client.library()]);
     doc.fonts = fonts;
     doc.library = library;
     doc.take(state);
     edits.shown.ring();
-    findings.first();
     selection.restore({});
     return true;
   } catch (error) {

@@ -107,14 +107,9 @@ export class Findings {
     this.settle();
   }
 
-  /** Read at once, without waiting for the screens: at the beginning nothing is shown yet that it could hold up. */
-  first(): void {
-    this.read(true);
-  }
-
-  private read(first = false): void {
+  private read(): void {
     this.reading.run(async () => {
-      if (!first && !this.sight.idle && this.reading.idle) return;
+      if (!this.sight.idle && this.reading.idle) return;
       const { asked } = this.selection;
       try {
         this.readings = await client.readings(asked);
