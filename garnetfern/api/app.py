@@ -26,7 +26,7 @@ from ..service.remedies import overlay_remedy
 from ..service.studio import Studio
 from . import errors
 from . import models as m
-from .answers import FOREVER, FRESH, download, problem_of
+from .answers import FOREVER, FRESH, download, problem_of, taken
 from .guard import LIVE, Door, Guard
 from .look_routes import look_routes
 from .news_routes import news_routes
@@ -55,15 +55,15 @@ def document_routes(studio: Studio, versions: Versions) -> APIRouter:
 
     @api.post("/change", response_model=m.StepView)
     def change(body: m.KeptChange) -> Any:
-        return asdict(studio.step(studio.change(body.revision, body.patch, body.label), body.revision))
+        return taken(studio, body.revision, studio.change, body.revision, body.patch, body.label)
 
     @api.post("/undo", response_model=m.StepView)
     def undo(body: m.Change) -> Any:
-        return asdict(studio.step(studio.undo(body.revision), body.revision))
+        return taken(studio, body.revision, studio.undo, body.revision)
 
     @api.post("/redo", response_model=m.StepView)
     def redo(body: m.Change) -> Any:
-        return asdict(studio.step(studio.redo(body.revision), body.revision))
+        return taken(studio, body.revision, studio.redo, body.revision)
 
     @api.post("/live", response_model=m.Live)
     def live(body: m.AskedLive, have: Have = None) -> Any:
@@ -147,7 +147,7 @@ def file_routes(studio: Studio) -> APIRouter:
 
     @api.post("/copies/bring-back", response_model=m.StepView)
     def bring_back(body: m.AskedCopy) -> Any:
-        return asdict(studio.step(studio.bring_back(body.revision, body.day), body.revision))
+        return taken(studio, body.revision, studio.bring_back, body.revision, body.day)
 
     @api.get("/bundle", response_model=list[m.BundleFile])
     def bundle_list() -> Any:
@@ -166,16 +166,14 @@ def file_routes(studio: Studio) -> APIRouter:
         request: Request, revision: int, name: Annotated[str, Query(max_length=120)] = "a site file"
     ) -> Any:
         data = await read_body(request, SITE_FILE, name)
-        state = await run_in_threadpool(studio.open_site_file, data, revision, name)
-        return asdict(studio.step(state, revision))
+        return await run_in_threadpool(taken, studio, revision, studio.open_site_file, data, revision, name)
 
     @api.post("/looks-of", response_model=m.StepView)
     async def looks_of(
         request: Request, revision: int, name: Annotated[str, Query(max_length=120)] = "a site file"
     ) -> Any:
         data = await read_body(request, SITE_FILE, name)
-        state = await run_in_threadpool(studio.take_looks, data, revision, name)
-        return asdict(studio.step(state, revision))
+        return await run_in_threadpool(taken, studio, revision, studio.take_looks, data, revision, name)
 
     return api
 

@@ -3,7 +3,6 @@
 import json
 import logging
 from collections.abc import Iterator
-from dataclasses import asdict
 from typing import Any
 
 from fastapi import APIRouter, Request
@@ -18,7 +17,7 @@ from ..service.told import told_lines
 from ..service.ways_out import block_named, mend_page, ways_out
 from . import models as m
 from . import remedy_models as r
-from .answers import FRESH, problem_of
+from .answers import FRESH, problem_of, taken
 from .errors import status_of
 from .uploads import read_body
 from .versions import Window
@@ -71,8 +70,7 @@ def remedy_routes(studio: Studio) -> APIRouter:
     @api.post("/visits", response_model=m.StepView)
     async def visits(request: Request, revision: int) -> Any:
         data = await read_body(request, 64 * 1024, "The table of visits")
-        state = await run_in_threadpool(studio.take_visits, data, revision)
-        return asdict(studio.step(state, revision))
+        return await run_in_threadpool(taken, studio, revision, studio.take_visits, data, revision)
 
     @api.post("/remedies", response_model=r.RemedyLines)
     def remedies(body: r.AskedWords, window: Window = "") -> StreamingResponse:

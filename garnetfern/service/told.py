@@ -5,13 +5,11 @@ from queue import SimpleQueue
 from threading import Event, Thread
 from typing import Any
 
+from ..core.remedy.mend import silent
+
 Line = dict[str, Any]
 Told = Callable[[str, float], None]
 """Told what is being done, and which share of the whole is done, 0..1. It raises GoneError when it should stop."""
-
-
-def silent(_: str, __: float) -> None:
-    """Tells nobody."""
 
 
 class GoneError(Exception):
@@ -48,3 +46,6 @@ def told_lines(work: Callable[[Told], Line]) -> Iterator[Line]:
                 return
     finally:
         gone.set()
+
+
+__all__ = ["GoneError", "Line", "Told", "silent", "told_lines"]

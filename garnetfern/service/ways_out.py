@@ -3,8 +3,6 @@
 from collections.abc import Iterator
 from typing import Any
 
-import jsonpatch
-
 from ..core.document import Block, Page, Site
 from ..core.draw.paint import paint_backdrops
 from ..core.draw.sample import Region
@@ -19,6 +17,7 @@ from ..core.remedy.remedies import Remedies
 from ..core.resolve.records import PageRecord
 from .build_up import data_url
 from .check import floored, letter_view, sentence
+from .difference import difference
 from .told import Line, told_lines
 
 SPOT = (250, 150)
@@ -30,9 +29,9 @@ WHOLE = (420, 420)
 def patch_between(site: Site, before: Page, after: Page) -> list[dict[str, Any]]:
     """What makes one page of a site into another, as JSON Patch (RFC 6902)."""
     number = next(n for n, page in enumerate(site.pages) if page.id == before.id)
-    made = jsonpatch.make_patch(before.model_dump(mode="json"), after.model_dump(mode="json"))
+    made = difference(before.model_dump(mode="json"), after.model_dump(mode="json"))
     root = f"/pages/{number}"
-    moved = ({**op, "from": root + op["from"]} if "from" in op else op for op in made.patch)
+    moved = ({**op, "from": root + op["from"]} if "from" in op else op for op in made)
     return [{**op, "path": root + op["path"]} for op in moved]
 
 

@@ -36,7 +36,7 @@ def test_the_difference_leads_from_one_value_to_the_other(old, new):
     ("old", "new", "steps"),
     [
         ({"a": 1}, {"a": 2}, 1),
-        ({"a": 1}, {"b": 1}, 2),
+        ({"a": 1}, {"b": 1}, 1),
         ([1, 2, 3], [1, 3], 1),
         ([1, 2, 3], [1, 2, 9, 3], 1),
         ([{"x": 1}, {"x": 2}], [{"x": 1}, {"x": 3}], 1),

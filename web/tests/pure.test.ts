@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { patched } from '../src/api/patch';
 import type { Screen } from '../src/api/types';
 import { layout } from '../src/bench/layout';
 import { measures } from '../src/buildup/measures';
 import { nudgeLength } from '../src/parts/lengths';
 import { lengthIn, numberIn, sum, withUnit } from '../src/parts/numbers';
-import { isStep, read, write, type Address } from '../src/state/address';
+import { isStep, NAMES, read, write, type Address } from '../src/state/address';
 import { arrangementOf } from '../src/state/arrangement';
 import { GoneError, pathOf } from '../src/state/target';
 import { firstWords } from '../src/state/tree';
@@ -56,23 +57,11 @@ describe('numbers as people type them', () => {
 });
 
 describe('an address', () => {
-  const names = [
-    'page',
-    'area',
-    'card',
-    'block',
-    'scope',
-    'screen',
-    'situation',
-    'tab',
-    'item',
-    'panel',
-  ] as const;
   const address = fc
     .record(
       {
         view: fc.constantFrom('bench' as const, 'shelf' as const, 'take' as const),
-        ...Object.fromEntries(names.map((n) => [n, fc.string({ minLength: 1 })])),
+        ...Object.fromEntries(NAMES.map((n) => [n, fc.string({ minLength: 1 })])),
       },
       { requiredKeys: ['view'] },
     )
@@ -146,6 +135,18 @@ it('cards of the build-up fill a strip and stay large enough to be seen', () => 
       },
     ),
   );
+});
+
+it('a patch of the server is applied, whatever its keys are', () => {
+  const old = { 'a/b': { '~x': [1, 2, 3] }, keep: { deep: true } };
+  const next = patched(old, [
+    { op: 'replace', path: '/a~1b/~0x/1', value: 9 },
+    { op: 'move', from: '/a~1b/~0x/0', path: '/a~1b/~0x/2' },
+  ]);
+  expect(next).toEqual({ 'a/b': { '~x': [9, 3, 1] }, keep: { deep: true } });
+  expect(next.keep).toBe(old.keep);
+  expect(old['a/b']['~x']).toEqual([1, 2, 3]);
+  expect(patched(old, [{ op: 'replace', path: '', value: 4 }])).toBe(4);
 });
 
 describe('a target', () => {

@@ -1,5 +1,12 @@
 import type { Operation } from './types';
 
+/** The keys along a JSON Pointer (RFC 6901, section 4). */
+const keysOf = (path: string): string[] =>
+  path
+    .split('/')
+    .slice(1)
+    .map((key) => key.replaceAll('~1', '/').replaceAll('~0', '~'));
+
 type Node = Record<string, unknown> | unknown[];
 
 function copied(node: Node): Node {
@@ -18,10 +25,7 @@ function put(node: Node, key: string, operation: Operation): void {
 
 /** The value at a JSON Pointer (RFC 6901). */
 export function at(root: unknown, path: string): unknown {
-  return path
-    .split('/')
-    .slice(1)
-    .reduce((node, key) => (node as Record<string, unknown>)[key], root);
+  return keysOf(path).reduce((node, key) => (node as Record<string, unknown>)[key], root);
 }
 
 function one<T>(root: T, operation: Operation): T {
@@ -30,7 +34,8 @@ function one<T>(root: T, operation: Operation): T {
     const without = one(root, { op: 'remove', path: operation.from ?? '' });
     return one(without, { op: 'add', path: operation.path, value });
   }
-  const keys = operation.path.split('/').slice(1);
+  if (operation.path === '') return operation.value as T;
+  const keys = keysOf(operation.path);
   const last = keys.pop() ?? '';
   const result = copied(root as Node);
   let node = result;

@@ -1,6 +1,5 @@
 <script lang="ts">
   /** What can be done with the chosen area as a whole: add, move, duplicate, remove, join. */
-  import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import type { Edit } from '../api/types';
   import Menu, { type Action, type Group } from '../parts/Menu.svelte';
   import { useBench } from '../state/context';
@@ -79,14 +78,10 @@
   });
 </script>
 
-<Menu label="Change the areas" {groups}>
-  {#snippet opener(props)}
-    <button
-      {...props}
-      type="button"
-      class="quiet act flex items-center gap-1 whitespace-nowrap"
-      title="Add a band; move, duplicate, remove or join the chosen one"
-      >Change areas<ChevronDown size={15} aria-hidden="true" /></button
-    >
-  {/snippet}
-</Menu>
+<Menu
+  label="Change the areas"
+  {groups}
+  name="Change areas"
+  note="Add a band; move, duplicate, remove or join the chosen one"
+  act
+/>

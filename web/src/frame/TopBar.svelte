@@ -1,6 +1,5 @@
 <script lang="ts">
   /** The views by the order of the work, the way back, and what belongs to the whole application. */
-  import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import Redo from '@lucide/svelte/icons/redo-2';
   import Undo from '@lucide/svelte/icons/undo-2';
   import Menu from '../parts/Menu.svelte';
@@ -47,13 +46,7 @@
     {/each}
   </nav>
   <div class="folded">
-    <Menu label="Views" {groups}>
-      {#snippet opener(props)}
-        <button {...props} type="button" class="quiet view-menu" aria-label="View: {name}"
-          >{name}<ChevronDown size={15} aria-hidden="true" /></button
-        >
-      {/snippet}
-    </Menu>
+    <Menu label="Views" {groups} {name} says="View: {name}" />
   </div>
   <div class="tools">
     <span class="muted kept" role="status">{kept ? `Kept ${kept}` : ''}</span>
@@ -136,11 +129,6 @@
   }
   .folded {
     display: none;
-  }
-  .view-menu {
-    display: flex;
-    align-items: center;
-    gap: 4px;
     font-weight: 600;
   }
   .tools {

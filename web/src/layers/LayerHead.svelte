@@ -2,7 +2,6 @@
   /** What can be done with a layer as a whole: its name, how it mixes, copies of it, taking it away. */
   import type { Layer } from '../api/types';
   import { copyLayer, duplicateLayer, removeLayer, renameLayer } from '../buildup/layers';
-  import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import Menu from '../parts/Menu.svelte';
   import NameField from '../parts/NameField.svelte';
   import { kindOf } from './kinds';
@@ -28,17 +27,12 @@
 <span class="muted shrink-0 text-small">{kindOf(layer).name}</span>
 <span class="ml-auto flex shrink-0 items-center">
   {#if others.length > 0}
-    <Menu label="Copy {layer.name} to another area" groups={copies}>
-      {#snippet opener(props)}
-        <button
-          {...props}
-          type="button"
-          class="quiet flex items-center gap-1"
-          title="Put a copy of it on top of another area"
-          >Copy to<ChevronDown size={14} aria-hidden="true" /></button
-        >
-      {/snippet}
-    </Menu>
+    <Menu
+      label="Copy {layer.name} to another area"
+      groups={copies}
+      name="Copy to"
+      note="Put a copy of it on top of another area"
+    />
   {/if}
   <button type="button" class="quiet" onclick={() => void duplicateLayer(bench, layer)}>Duplicate</button>
   <button type="button" class="quiet" onclick={() => void removeLayer(bench, layer)}>Remove</button>

@@ -8,15 +8,28 @@
 <script lang="ts">
   /** A menu of actions: each says what will happen. */
   import { DropdownMenu } from 'bits-ui';
-  import type { Snippet } from 'svelte';
+  import ChevronDown from '@lucide/svelte/icons/chevron-down';
 
-  type Props = { label: string; groups: Group[]; opener: Snippet<[Record<string, unknown>]> };
-  let { label, groups, opener }: Props = $props();
+  type Props = {
+    label: string;
+    groups: Group[];
+    /** What stands on what opens it, and what it is told as, where that is more. */
+    name: string;
+    says?: string;
+    note?: string;
+    /** Whether it looks like what acts, rather than like what tells. */
+    act?: boolean;
+  };
+  let { label, groups, name, says, note, act = false }: Props = $props();
 </script>
 
 <DropdownMenu.Root>
   <DropdownMenu.Trigger>
-    {#snippet child({ props })}{@render opener(props)}{/snippet}
+    {#snippet child({ props })}
+      <button {...props} type="button" class="quiet opener" class:act aria-label={says} title={note}
+        >{name}<ChevronDown size={14} aria-hidden="true" /></button
+      >
+    {/snippet}
   </DropdownMenu.Trigger>
   <DropdownMenu.Portal>
     <DropdownMenu.Content
@@ -51,6 +64,13 @@
 </DropdownMenu.Root>
 
 <style>
+  .opener {
+    display: flex;
+    flex: none;
+    align-items: center;
+    gap: 4px;
+    white-space: nowrap;
+  }
   .menu-of {
     min-width: 168px;
     max-width: min(340px, calc(100vw - 16px));

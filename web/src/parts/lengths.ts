@@ -16,10 +16,3 @@ export function nudgeSigned(text: string, by: number): string {
   if (!match) return text;
   return String(Math.round((Number(match[1]) + by) * 100) / 100) + match[2];
 }
-
-export function nudgeNumber(step: number, least: number, most: number): (text: string, by: number) => string {
-  return (text, by) => {
-    const next = Math.min(most, Math.max(least, Number.parseFloat(text) + by * step));
-    return Number.isFinite(next) ? String(Math.round(next * 100) / 100) : text;
-  };
-}

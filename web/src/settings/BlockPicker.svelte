@@ -1,6 +1,5 @@
 <script lang="ts">
   /** Which block of the area is being set; adding, moving, removing them. */
-  import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import type { Block, Edit } from '../api/types';
   import Menu, { type Group } from '../parts/Menu.svelte';
   import { useBench } from '../state/context';
@@ -72,16 +71,7 @@
   </select>
   {#each [{ name: 'Change', label: 'Change the block', groups: changes }, { name: 'Add', label: 'Add a block', groups: additions }] as { name, label, groups } (name)}
     {#if groups.length > 0}
-      <Menu {label} {groups}>
-        {#snippet opener(props)}
-          <button
-            {...props}
-            type="button"
-            class="quiet act flex shrink-0 items-center gap-1"
-            aria-label={label}>{name}<ChevronDown size={14} aria-hidden="true" /></button
-          >
-        {/snippet}
-      </Menu>
+      <Menu {label} {groups} {name} says={label} act />
     {/if}
   {/each}
 </div>

@@ -1,6 +1,5 @@
 <script lang="ts">
   /** Keeps the whole backdrop under a name, or puts a kept one here. */
-  import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import Menu from '../parts/Menu.svelte';
   import { useBench } from '../state/context';
 
@@ -24,13 +23,7 @@
 
 <span class="ml-auto flex shrink-0 items-center">
   {#if looks.length > 0}
-    <Menu label="Put a saved look here" {groups}>
-      {#snippet opener(props)}
-        <button {...props} type="button" class="quiet flex items-center gap-1"
-          >Put a look here<ChevronDown size={14} aria-hidden="true" /></button
-        >
-      {/snippet}
-    </Menu>
+    <Menu label="Put a saved look here" {groups} name="Put a look here" />
   {/if}
   <button
     type="button"

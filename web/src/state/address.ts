@@ -20,7 +20,7 @@ export type Address = {
   panel?: string;
 };
 
-const NAMES = [
+export const NAMES = [
   'page',
   'area',
   'card',

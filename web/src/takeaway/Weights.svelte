@@ -51,22 +51,16 @@
   <h2 id="weights" class="display-face text-head">What pictures weigh</h2>
   <p>Each is encoded as AVIF, WebP and JPEG at the best quality that fits its budget.</p>
   <div class="grid grid-cols-2 gap-3">
-    <NumberField
-      label="On the phone"
-      value={budget.phone}
-      unit="kB"
-      {...within(RANGES.Budget.phone)}
-      step={10}
-      keep={(kilobytes) => keep('phone', kilobytes)}
-    />
-    <NumberField
-      label="On wider screens"
-      value={budget.desktop}
-      unit="kB"
-      {...within(RANGES.Budget.desktop)}
-      step={10}
-      keep={(kilobytes) => keep('desktop', kilobytes)}
-    />
+    {#each [['phone', 'On the phone'], ['desktop', 'On wider screens']] as const as [side, label] (side)}
+      <NumberField
+        {label}
+        value={budget[side]}
+        unit="kB"
+        {...within(RANGES.Budget[side])}
+        step={10}
+        keep={(kilobytes) => keep(side, kilobytes)}
+      />
+    {/each}
   </div>
   {#if open && job}
     <div class="flex items-center gap-2 text-small">
