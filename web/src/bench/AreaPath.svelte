@@ -27,82 +27,91 @@
 </script>
 
 <div class="areas">
-  <nav aria-label="Area" class="path">
-    {#if pages.length > 1}
-      <select
-        class="pages"
-        aria-label="Page"
-        value={selection.page?.id}
-        onchange={(e) => selection.choosePage(e.currentTarget.value)}
-      >
-        {#each pages as page (page.id)}<option value={page.id}>{page.title}</option>{/each}
-      </select>
-    {:else}
-      <span class="muted pr-1">{selection.page?.title}</span>
-    {/if}
-    <button
-      type="button"
-      class="quiet"
-      class:chosen={selection.area?.kind === 'page'}
-      aria-pressed={selection.area?.kind === 'page'}
-      title="The page's own background, behind everything"
-      onclick={() => selection.choose(selection.page?.id ?? '')}>Page</button
-    >
-    {#each selection.bands as band (band.id)}
-      {@const join = joinBefore(band.id)}
-      {#if join}
-        <button
-          type="button"
-          class="quiet join"
-          class:chosen={selection.area?.id === join.id}
-          aria-pressed={selection.area?.id === join.id}
-          title="One backdrop behind {join.name}"
-          onclick={() => selection.choose(join.id)}>{join.name}</button
+  <div class="where">
+    <nav aria-label="Area" class="path">
+      {#if pages.length > 1}
+        <select
+          class="pages"
+          aria-label="Page"
+          value={selection.page?.id}
+          onchange={(e) => selection.choosePage(e.currentTarget.value)}
         >
+          {#each pages as page (page.id)}<option value={page.id}>{page.title}</option>{/each}
+        </select>
+      {:else}
+        <span class="muted pr-1">{selection.page?.title}</span>
       {/if}
-      <span class="text-base-300" aria-hidden="true">/</span>
       <button
         type="button"
         class="quiet"
-        class:chosen={selection.area?.kind === 'band' && band.id === selection.area.id}
-        class:around={(selection.area?.kind === 'column' || selection.area?.kind === 'block') &&
-          band.id === selection.band?.id}
-        class:inside={joins.some((j) => j.bands.includes(band.id))}
-        aria-pressed={band.id === selection.area?.id}
-        onclick={() => selection.choose(band.id)}>{band.name}</button
+        class:chosen={selection.area?.kind === 'page'}
+        aria-pressed={selection.area?.kind === 'page'}
+        title="The page's own background, behind everything"
+        onclick={() => selection.choose(selection.page?.id ?? '')}>Page</button
       >
-      {#if band.id === selection.band?.id && columns.length > 1}
-        {#each columns as column, n (column.id)}
+      {#each selection.bands as band (band.id)}
+        {@const join = joinBefore(band.id)}
+        {#if join}
           <button
             type="button"
-            class="quiet"
-            class:chosen={column.id === selection.area?.id}
-            aria-pressed={column.id === selection.area?.id}
-            aria-label="{band.name}, column {n + 1}: {first(column)}"
-            title="Column {n + 1} of {band.name}"
-            onclick={() => selection.choose(column.id)}>{first(column)}</button
+            class="quiet join"
+            class:chosen={selection.area?.id === join.id}
+            aria-pressed={selection.area?.id === join.id}
+            title="One backdrop behind {join.name}"
+            onclick={() => selection.choose(join.id)}>{join.name}</button
           >
-        {/each}
-      {/if}
-      {#if band.id === selection.band?.id}
-        {#each plates as plate (plate.id)}
-          <button
-            type="button"
-            class="quiet"
-            class:chosen={plate.id === selection.area?.id}
-            aria-pressed={plate.id === selection.area?.id}
-            title={plate.name}
-            onclick={() => selection.choose(plate.id)}>{plate.name.slice(0, 18)}</button
-          >
-        {/each}
-      {/if}
-    {/each}
-  </nav>
-  <AreaActions />
+        {/if}
+        <span class="text-base-300" aria-hidden="true">/</span>
+        <button
+          type="button"
+          class="quiet"
+          class:chosen={selection.area?.kind === 'band' && band.id === selection.area.id}
+          class:around={(selection.area?.kind === 'column' || selection.area?.kind === 'block') &&
+            band.id === selection.band?.id}
+          class:inside={joins.some((j) => j.bands.includes(band.id))}
+          aria-pressed={band.id === selection.area?.id}
+          onclick={() => selection.choose(band.id)}>{band.name}</button
+        >
+        {#if band.id === selection.band?.id && columns.length > 1}
+          {#each columns as column, n (column.id)}
+            <button
+              type="button"
+              class="quiet"
+              class:chosen={column.id === selection.area?.id}
+              aria-pressed={column.id === selection.area?.id}
+              aria-label="{band.name}, column {n + 1}: {first(column)}"
+              title="Column {n + 1} of {band.name}"
+              onclick={() => selection.choose(column.id)}>{first(column)}</button
+            >
+          {/each}
+        {/if}
+        {#if band.id === selection.band?.id}
+          {#each plates as plate (plate.id)}
+            <button
+              type="button"
+              class="quiet"
+              class:chosen={plate.id === selection.area?.id}
+              aria-pressed={plate.id === selection.area?.id}
+              title={plate.name}
+              onclick={() => selection.choose(plate.id)}>{plate.name.slice(0, 18)}</button
+            >
+          {/each}
+        {/if}
+      {/each}
+    </nav>
+    <AreaActions />
+  </div>
   <Verdicts />
 </div>
 
 <style>
+  .where {
+    display: flex;
+    align-items: center;
+    gap: 4px;
+    min-width: 0;
+    max-width: 100%;
+  }
   .areas {
     display: flex;
     flex: none;

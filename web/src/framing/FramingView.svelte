@@ -193,7 +193,7 @@
   @container frame (max-width: 900px) {
     .framing {
       grid-template-columns: minmax(0, 1fr);
-      grid-template-rows: minmax(240px, 52cqh) auto;
+      grid-template-rows: clamp(200px, 52cqh, 68cqw + 84px) auto;
       padding: 8px 16px;
       overflow-y: auto;
     }

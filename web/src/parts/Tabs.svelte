@@ -17,7 +17,7 @@
 
 <Tabs.Root bind:value={() => value, (next) => choose(next as T)} class="flex min-h-0 flex-1 flex-col">
   <div class="row">
-    <Tabs.List aria-label={label} class="flex">
+    <Tabs.List aria-label={label} class="flex flex-wrap">
       {#each tabs as { id, name, mark } (id)}
         <Tabs.Trigger value={id}>
           {#snippet child({ props })}

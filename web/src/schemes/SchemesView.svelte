@@ -200,10 +200,16 @@
   }
   @container frame (max-width: 820px) {
     .schemes {
-      grid-template-columns: minmax(0, 1fr);
-      grid-template-rows: auto minmax(300px, 60cqh);
+      display: flex;
+      flex-direction: column;
       padding: 8px 16px;
       overflow-y: auto;
+    }
+    .schemes > :global(section) {
+      flex: none;
+    }
+    .schemes > :global(:last-child) {
+      height: max(320px, 70cqh);
     }
   }
 
