@@ -90,7 +90,7 @@
       Each moves every colour of the site to its own hues; how light a colour is stays, so that what can be
       read stays so. Pictures stay as they are.
     </p>
-    <div class="flex flex-col" role="group" aria-label="Our schemes">
+    <div class="ours" role="group" aria-label="Our schemes">
       {#each cards as card (card.id)}
         <button type="button" class="scheme" aria-pressed={which === card.id} onclick={() => look(card.id)}>
           <span class="truncate">{card.name}</span>
@@ -213,6 +213,12 @@
     }
   }
 
+  /* room for those that ship, so that nothing moves when they come */
+  .ours {
+    display: flex;
+    flex-direction: column;
+    min-height: calc(12 * 32px);
+  }
   .scheme {
     display: flex;
     align-items: center;
