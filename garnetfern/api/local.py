@@ -12,6 +12,9 @@ import uvicorn
 from .app import Guarded, create_app
 from .news_routes import END
 
+TURNS_TO_ARRIVE = 3
+"""Turns of the event loop from taking a connection to its being one: its task, its transport, its protocol."""
+
 
 class Server(uvicorn.Server):
     """A server that lets open windows go when it ends, instead of waiting for them."""
@@ -22,10 +25,19 @@ class Server(uvicorn.Server):
         self._news = application.state.studio.news
 
     async def shutdown(self, sockets: list[socket.socket] | None = None) -> None:
-        """End what listens for news, and everything else when it is done."""
+        """Take no more visitors, end what listens for news, and everything else when it is done."""
+        self._close_the_door()
         self._news.tell(END, {})
-        await asyncio.sleep(0)
+        for _ in range(TURNS_TO_ARRIVE):
+            await asyncio.sleep(0)
         await super().shutdown(sockets)
+
+    def _close_the_door(self) -> None:
+        """A connection that is taken in the turn in which its server closes is never made and never closed."""
+        loop = asyncio.get_running_loop()
+        for server in self.servers:
+            for listening in server.sockets:
+                loop.remove_reader(listening.fileno())
 
 
 @dataclass

@@ -1,6 +1,9 @@
 """News for open windows, and answers of which only the difference is told."""
 
+import contextlib
+import gc
 import json
+import socket
 import threading
 import time
 
@@ -120,3 +123,34 @@ def test_every_window_hears_of_a_new_revision_and_of_work_and_none_holds_the_end
     assert heard.count('data: {"revision": 1}') == 2
     assert heard.count('data: {"revision": 2}') == 2
     assert any('"state": "done"' in line for line in heard)
+
+
+def test_visitors_who_come_as_it_ends_are_let_go(tmp_path):
+    start_site(tmp_path, demo=False)
+    running = run_locally(tmp_path)
+    loop = running.server.servers[0].get_loop()
+    address = ("127.0.0.1", int(running.address.rstrip("/").rsplit(":", 1)[1]))
+    visitors: list[socket.socket] = []
+
+    def keep_busy() -> None:
+        time.sleep(0.03)
+        loop.call_soon(keep_busy)
+
+    def come() -> None:
+        with contextlib.suppress(ConnectionError):
+            while True:
+                visitors.append(socket.create_connection(address, timeout=10))
+                time.sleep(0.0005)
+
+    # someone comes in every turn of the loop
+    loop.call_soon_threadsafe(keep_busy)
+    coming = threading.Thread(target=come)
+    coming.start()
+    time.sleep(0.1)
+    running.stop()
+    coming.join(timeout=20)
+    gc.collect()
+    assert len(visitors) > 10
+    for visitor in visitors:
+        with visitor, contextlib.suppress(ConnectionResetError):
+            assert visitor.recv(1) == b""

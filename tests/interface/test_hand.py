@@ -205,3 +205,16 @@ def test_escape_leaves_the_page_in_place_wherever_the_focus_is(bench: Page):
     expect(bench.locator("iframe[title$='in place']")).to_have_count(1)
     width.press("Escape")
     expect(bench.locator("iframe[title$='in place']")).to_have_count(0)
+
+
+def test_a_page_that_arrives_late_does_not_take_the_focus_from_what_is_typed(bench: Page):
+    waiting = []
+    bench.route("**/live/home", lambda route: waiting.append(route))
+    with bench.expect_request("**/live/home"):
+        bench.keyboard.press("v")
+    width = bench.get_by_role("textbox", name="Width of the page, px")
+    width.fill("600")
+    waiting.pop().continue_()
+    expect(bench.frame_locator("iframe[title$='in place']").locator("h1")).to_be_visible()
+    expect(width).to_be_focused()
+    expect(width).to_have_value("600")

@@ -18,6 +18,7 @@
   /** How long the pictures keep one waiting, ms. */
   const SLOW = 2600;
   let frame = $state<HTMLIFrameElement>();
+  let bar = $state<HTMLElement>();
   let page = $state.raw<Document | null>(null);
   let hint = $state(true);
   let room = $state(0);
@@ -32,7 +33,8 @@
     page = frame?.contentDocument ?? null;
     page?.addEventListener('keydown', keys);
     page?.addEventListener('keyup', onkeyup);
-    frame?.focus();
+    // the page takes the keys, unless the bar has them already
+    if (!bar?.contains(document.activeElement)) frame?.focus();
     setTimeout(() => (hint = false), 2500);
   }
 
@@ -76,7 +78,7 @@
     style:transform={scale < 1 ? `scale(${scale})` : undefined}
     style:margin-left={width && scale === 1 ? `${Math.max(0, (room - width) / 2)}px` : '0'}
   ></iframe>
-  <div class="bar" class:faded={!hint && !waiting && !note}>
+  <div class="bar" bind:this={bar} class:faded={!hint && !waiting && !note}>
     {#if waiting}<span role="status">The pictures are on their way …</span>{/if}
     {#if note}<span role="status">{note}</span>{/if}
     <span class="flex items-center gap-1.5">
