@@ -7,7 +7,7 @@ from dataclasses import asdict
 from pathlib import Path
 from typing import Annotated, Any
 
-from fastapi import APIRouter, FastAPI, HTTPException, Query, Request
+from fastapi import APIRouter, FastAPI, HTTPException, Query
 from fastapi.concurrency import run_in_threadpool
 from fastapi.responses import HTMLResponse, Response
 from fastapi.staticfiles import StaticFiles
@@ -17,7 +17,6 @@ from .. import __version__
 from ..core.css import EmittedPage
 from ..core.css.escape import style_text
 from ..core.document import pointed_at
-from ..core.limits import PICTURE, SITE_FILE
 from ..fonts import FOLDER as FONTS
 from ..service.build_up import BuildUp
 from ..service.check import check_page
@@ -26,13 +25,14 @@ from ..service.remedies import overlay_remedy
 from ..service.studio import Studio
 from . import errors
 from . import models as m
-from .answers import FOREVER, FRESH, download, problem_of, taken
+from .answers import FOREVER, FRESH, problem_of, taken
+from .file_routes import file_routes
 from .guard import LIVE, Door, Guard
+from .lines import LINES
 from .look_routes import look_routes
 from .news_routes import news_routes
 from .picture_routes import area_routes, shelf_routes, work_routes
-from .remedy_routes import LINES, remedy_routes
-from .uploads import read_body
+from .remedy_routes import remedy_routes
 from .versions import Have, Versions, Window
 
 WEB = Path(__file__).resolve().parent.parent / "web"
@@ -127,53 +127,6 @@ def computing_routes(studio: Studio, versions: Versions) -> APIRouter:
             }
             for f in studio.fonts.families
         ]
-
-    return api
-
-
-def file_routes(studio: Studio) -> APIRouter:
-    """Pictures in, bundles and site files out and in."""
-    api = APIRouter(prefix="/api", responses={**problem_of(409), **problem_of(422), **problem_of(413)})
-
-    @api.post("/pictures", response_model=m.Picked)
-    async def add_picture(request: Request, name: Annotated[str, Query(min_length=1, max_length=300)]) -> Any:
-        data = await read_body(request, PICTURE, name[:80])
-        asset, healed = await run_in_threadpool(studio.take_picture, data, name)
-        return {"asset": asset, "healed": healed}
-
-    @api.get("/copies", response_model=list[m.CopyView])
-    def copies() -> Any:
-        return [asdict(copy) for copy in studio.copies()]
-
-    @api.post("/copies/bring-back", response_model=m.StepView)
-    def bring_back(body: m.AskedCopy) -> Any:
-        return taken(studio, body.revision, studio.bring_back, body.revision, body.day)
-
-    @api.get("/bundle", response_model=list[m.BundleFile])
-    def bundle_list() -> Any:
-        return [{"name": name, "bytes": len(data)} for name, data in sorted(studio.bundle_files().items())]
-
-    @api.get("/bundle.zip", response_class=Response)
-    def bundle() -> Response:
-        return download(studio.bundle(), "garnetfern-bundle.zip")
-
-    @api.get("/site-file", response_class=Response)
-    def site_file() -> Response:
-        return download(studio.site_file(), "site.garnetfern.zip")
-
-    @api.post("/site-file", response_model=m.StepView)
-    async def open_site_file(
-        request: Request, revision: int, name: Annotated[str, Query(max_length=120)] = "a site file"
-    ) -> Any:
-        data = await read_body(request, SITE_FILE, name)
-        return await run_in_threadpool(taken, studio, revision, studio.open_site_file, data, revision, name)
-
-    @api.post("/looks-of", response_model=m.StepView)
-    async def looks_of(
-        request: Request, revision: int, name: Annotated[str, Query(max_length=120)] = "a site file"
-    ) -> Any:
-        data = await read_body(request, SITE_FILE, name)
-        return await run_in_threadpool(taken, studio, revision, studio.take_looks, data, revision, name)
 
     return api
 

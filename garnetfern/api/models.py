@@ -1,6 +1,6 @@
 """What the interface sends and gets. The TypeScript types are generated from these."""
 
-from typing import Any
+from typing import Any, Literal
 
 from pydantic import BaseModel, Field
 
@@ -167,6 +167,43 @@ class BundleFile(BaseModel):
 
     name: str
     bytes: int
+
+
+class DoingLine(BaseModel):
+    """What is being done, and which share of the whole is done, 0..1."""
+
+    kind: Literal["doing"]
+    words: str
+    share: float
+
+
+class ProblemLine(BaseModel):
+    """The last line where something went wrong."""
+
+    kind: Literal["problem"]
+    status: int
+    message: str
+
+
+class PackedView(BaseModel):
+    """A packed bundle: the number it is fetched by, its weight as a zip, and its files."""
+
+    number: int
+    bytes: int
+    files: list[BundleFile]
+
+
+class PackedLine(BaseModel):
+    """The bundle, packed."""
+
+    kind: Literal["found"]
+    found: PackedView
+
+
+class PackingLines(BaseModel):
+    """One of the lines about packing."""
+
+    line: DoingLine | PackedLine | ProblemLine
 
 
 class FontView(BaseModel):

@@ -5,7 +5,7 @@ from typing import Any, Literal
 from pydantic import BaseModel
 
 from .look_models import SituationsView, WidthView
-from .models import Asked, LetterView
+from .models import Asked, DoingLine, LetterView, ProblemLine
 
 
 class AskedWords(Asked):
@@ -59,26 +59,10 @@ class EndLine(BaseModel):
     found: int
 
 
-class ProblemLine(BaseModel):
-    """The last line where something went wrong."""
-
-    kind: Literal["problem"]
-    status: int
-    message: str
-
-
 class RemedyLines(BaseModel):
     """One of the lines about one block of words."""
 
     line: PlightLine | RemedyLine | EndLine | ProblemLine
-
-
-class DoingLine(BaseModel):
-    """Which words are being mended."""
-
-    kind: Literal["doing"]
-    words: str
-    share: float
 
 
 class DoneForWords(BaseModel):

@@ -1,8 +1,5 @@
 """Routes about situations, widths and ways out. Long answers come line by line, as their parts are found."""
 
-import json
-import logging
-from collections.abc import Iterator
 from typing import Any
 
 from fastapi import APIRouter, Request
@@ -10,42 +7,16 @@ from fastapi.concurrency import run_in_threadpool
 from fastapi.responses import StreamingResponse
 
 from ..core.document import Asset
-from ..core.errors import GarnetfernError
 from ..service.every_situation import situations_view, width_view
 from ..service.studio import Studio
 from ..service.told import told_lines
 from ..service.ways_out import block_named, mend_page, ways_out
 from . import models as m
 from . import remedy_models as r
-from .answers import FRESH, problem_of, taken
-from .errors import status_of
+from .answers import problem_of, taken
+from .lines import found_line, streamed
 from .uploads import read_body
 from .versions import Window
-
-LINES = "application/x-ndjson"
-log = logging.getLogger("garnetfern")
-
-
-def _lines(found: Iterator[dict[str, Any]]) -> Iterator[str]:
-    """One JSON object a line; an error on the way is the last of them."""
-    try:
-        for line in found:
-            yield json.dumps(line) + "\n"
-    except GarnetfernError as error:
-        yield json.dumps({"kind": "problem", "status": status_of(error), "message": error.message}) + "\n"
-    except Exception:
-        log.exception("ways out")
-        message = "Something went wrong inside. Nothing was changed; please try again."
-        yield json.dumps({"kind": "problem", "status": 500, "message": message}) + "\n"
-
-
-def _found(found: dict[str, Any]) -> dict[str, Any]:
-    """The line that an answer ends with."""
-    return {"kind": "found", "found": found}
-
-
-def _streamed(found: Iterator[dict[str, Any]]) -> StreamingResponse:
-    return StreamingResponse(_lines(found), media_type=LINES, headers=FRESH)
 
 
 def remedy_routes(studio: Studio) -> APIRouter:
@@ -59,13 +30,13 @@ def remedy_routes(studio: Studio) -> APIRouter:
     def every_situation(body: m.Asked, window: Window = "") -> StreamingResponse:
         site = studio.site(body.patch, body.revision)
         page, reader = studio.page(site, body.page), studio.polite("situations", window)
-        return _streamed(told_lines(lambda told: _found(situations_view(reader, site, page, told))))
+        return streamed(told_lines(lambda told: found_line(situations_view(reader, site, page, told))))
 
     @api.post("/widths", response_model=r.WidthLines)
     def widths(body: m.Asked, window: Window = "") -> StreamingResponse:
         site = studio.site(body.patch, body.revision)
         page, reader = studio.page(site, body.page), studio.polite("widths", window)
-        return _streamed(told_lines(lambda told: _found(width_view(reader, site, page, told))))
+        return streamed(told_lines(lambda told: found_line(width_view(reader, site, page, told))))
 
     @api.post("/visits", response_model=m.StepView)
     async def visits(request: Request, revision: int) -> Any:
@@ -77,11 +48,11 @@ def remedy_routes(studio: Studio) -> APIRouter:
         site = studio.site(body.patch, body.revision)
         page = studio.page(site, body.page)
         block = block_named(page, body.block)
-        return _streamed(ways_out(studio.polite("remedies", window), site, page, block, colours))
+        return streamed(ways_out(studio.polite("remedies", window), site, page, block, colours))
 
     @api.post("/mend-page", response_model=r.MendLines)
     def mend_whole(body: m.Asked, window: Window = "") -> StreamingResponse:
         site = studio.site(body.patch, body.revision)
-        return _streamed(mend_page(studio.polite("remedies", window), site, studio.page(site, body.page), colours))
+        return streamed(mend_page(studio.polite("remedies", window), site, studio.page(site, body.page), colours))
 
     return api

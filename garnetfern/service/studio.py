@@ -6,7 +6,7 @@ from dataclasses import asdict
 from pathlib import Path
 from typing import Any
 
-from ..core.css import EmittedPage, EmittedRule, Urls, bundle_files, emit_page, emit_rule
+from ..core.css import EmittedPage, EmittedRule, Urls, emit_page, emit_rule
 from ..core.document import Area, Asset, Page, Site, crop_of, read_site
 from ..core.errors import NotFoundError, StaleError
 from ..core.picture import Facts
@@ -14,19 +14,18 @@ from ..core.plain import tidied
 from ..core.reading import Reader
 from ..core.reading.visits import read_visits
 from ..core.resolve.image import renditions
-from ..fonts import font_bytes, shipped_fonts
+from ..fonts import shipped_fonts
 from ..sandbox import Room, RoomError, shared_room
 from ..store import Copy, DamagedError, Folder, JobState, State
 from ..store.pictures import hash_of
-from .archive import zip_of
 from .assets import check_facts, new_asset
-from .cuts import cut_file
 from .damage import told
 from .edits import apply_edit
 from .fitting import Fitting
 from .looks import Looks, to_json
 from .news import News
 from .other_looks import with_looks_of
+from .packing import Packing
 from .patch import Patch, patched
 from .polite import Manners, PoliteReader
 from .site_file import SiteFile, pack_site_file, unpack_site_file
@@ -52,6 +51,7 @@ class Studio:
         self.jobs.changed = lambda job: self.news.tell("work", asdict(job))
         self.looks = Looks(self.pictures, self.room)
         self.fitting = Fitting(self.room, self.fitted, self.original, self.pictures.data)
+        self.packing = Packing(self.room, self.original, self.fitting, self.fonts)
         self.worker = Worker(self.jobs, {"fit": self._fit}, self.folder.db.close, self.folder.keep_copy)
         self._present: tuple[int, bytes, Site] | None = None
 
@@ -221,23 +221,12 @@ class Studio:
         return self.pictures.data(next((r for r in options if r.width >= least), options[-1]))
 
     def bundle_files(self) -> dict[str, bytes]:
-        """Pages, stylesheets, pictures and fonts of the whole site, by their path; fitted pictures where there are.
+        """The files of the whole site, by their path. Raises DamagedError."""
+        return self.packing.files(self.site())
 
-        Raises DamagedError where an original is not what it was: it is not handed out.
-        """
-        site = self.site()
-        for asset in site.assets:
-            self.original(asset.hash)
-        urls, picture = self.fitting.sources(site, self.fonts)
-        files = bundle_files(site, self.fonts, picture, font_bytes, urls)
-        for fit in site.fits:
-            data, name = cut_file(self.room, self.original, site, fit.slot, fit.asset, "jpeg")
-            files[f"slots/{name}"] = data
-        return files
-
-    def bundle(self) -> bytes:
-        """The whole site as a zip that opens from disk."""
-        return zip_of(self.bundle_files())
+    def bundle(self, number: int | None = None) -> bytes:
+        """The whole site as a zip that opens from disk; the one of a packing while it waits to be fetched."""
+        return self.packing.waiting(number) or self.packing.pack(self.site()).data
 
     def site_file(self) -> bytes:
         """The site and its pictures in one open file."""

@@ -5,11 +5,9 @@ from queue import SimpleQueue
 from threading import Event, Thread
 from typing import Any
 
-from ..core.remedy.mend import silent
+from ..core.telling import Told, silent
 
 Line = dict[str, Any]
-Told = Callable[[str, float], None]
-"""Told what is being done, and which share of the whole is done, 0..1. It raises GoneError when it should stop."""
 
 
 class GoneError(Exception):

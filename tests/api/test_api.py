@@ -1,11 +1,14 @@
 """The API: shapes of answers and errors, limits, and pages that hold no surprise."""
 
+import io
 import json
 from pathlib import Path
+from zipfile import ZipFile
 
 import pytest
 
 from garnetfern.service.site_file import pack_site_file
+from garnetfern.service.told import GoneError
 from tests.conftest import jpeg
 from tests.sites import one_banner
 
@@ -131,7 +134,7 @@ def test_a_body_that_announces_too_much_is_refused_before_it_is_read(client):
 
 
 def test_a_body_that_grows_too_large_is_refused(client, monkeypatch):
-    monkeypatch.setattr("garnetfern.api.app.PICTURE", 1000)
+    monkeypatch.setattr("garnetfern.api.file_routes.PICTURE", 1000)
 
     def chunks():
         for _ in range(100):
@@ -159,10 +162,55 @@ def test_site_files_go_out_and_in(client):
     assert refused.json()["kind"] == "site-file"
 
 
-def test_the_bundle_lists_what_it_holds(client):
-    names = [f["name"] for f in client.get("/api/bundle").json()]
-    assert "index.html" in names
-    assert client.get("/api/bundle.zip").content[:2] == b"PK"
+def packed(client):
+    """The lines of packing the bundle."""
+    return [json.loads(line) for line in client.post("/api/packing", json={}).text.splitlines()]
+
+
+def test_the_bundle_is_packed_in_sight_and_fetched_by_its_number(client):
+    asset = client.post("/api/pictures?name=fern.jpg", content=jpeg()).json()["asset"]
+    layer = {"kind": "image", "id": "photo", "name": "Photo", "asset": asset["id"]}
+    patch = [
+        {"op": "add", "path": "/assets/-", "value": asset},
+        {"op": "add", "path": f"{BAND}/backdrop/layers/0", "value": layer},
+    ]
+    assert client.post("/api/change", json={**asked(client), "patch": patch, "label": "x"}).status_code == 200
+    *doing, last = packed(client)
+    assert [line["kind"] for line in doing] == ["doing"] * len(doing)
+    assert {"fern.jpg", "the zip"} <= {line["words"] for line in doing}
+    shares = [line["share"] for line in doing]
+    assert shares == sorted(shares)
+    found = last["found"]
+    data = client.get(f"/api/bundle.zip?number={found['number']}").content
+    assert len(data) == found["bytes"]
+    with ZipFile(io.BytesIO(data)) as zipped:
+        assert {i.filename: i.file_size for i in zipped.infolist()} == {f["name"]: f["bytes"] for f in found["files"]}
+        assert zipped.testzip() is None
+
+
+def test_a_packing_that_does_not_wait_any_more_is_packed_anew(client):
+    first = packed(client)[-1]["found"]
+    patch = replace("backdrop/base", "#123456")
+    client.post("/api/change", json={**asked(client), "patch": patch, "label": "x"})
+    second = packed(client)[-1]["found"]
+    assert second["number"] != first["number"]
+    newest = client.get(f"/api/bundle.zip?number={second['number']}").content
+    # what is handed out is the present site, also to whoever asks for what has gone
+    assert client.get(f"/api/bundle.zip?number={first['number']}").content == newest
+    assert client.get("/api/bundle.zip").content == newest
+
+
+def test_packing_ends_when_nobody_listens_and_leaves_nothing(app):
+    packing, site = app.state.studio.packing, app.state.studio.site()
+
+    def stop(words, _share):
+        if words == "the zip":
+            raise GoneError
+
+    with pytest.raises(GoneError):
+        packing.pack(site, stop)
+    assert packing.waiting(1) is None
+    assert packing.pack(site).number == 1
 
 
 def test_published_interface_is_that_of_the_application(app):

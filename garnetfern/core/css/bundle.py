@@ -5,6 +5,7 @@ from collections.abc import Callable
 from ..document import Site
 from ..resolve.fonts import FontBook
 from ..resolve.records import Rendition
+from ..telling import Told, silent
 from .page import emit_page
 from .pictures import Emission
 from .urls import Urls, text_hash
@@ -18,20 +19,25 @@ def bundle_files(
     picture: Callable[[Rendition, str], bytes],
     font: Callable[[str], bytes],
     urls: Urls = STANDARD,
+    told: Told = silent,
 ) -> dict[str, bytes]:
     """Path in the bundle to bytes. The first page is index.html; stylesheets carry a hash of their content.
 
     `picture` gives the bytes of a rendition at an address; `urls` are as seen from the stylesheets' folder.
+    `told` hears which page and which picture is being made, and the share of pages that are done.
     """
     files: dict[str, bytes] = {}
     for n, page in enumerate(site.pages):
+        told(page.title, n / len(site.pages))
         emitted = emit_page(site, page, fonts, urls)
         css = emitted.fonts + emitted.css
         sheet = f"css/{page.slug}-{text_hash(css)}.css"
         files[sheet] = css.encode()
         html = emitted.html(f'<link rel="stylesheet" href="{sheet}">')
         files["index.html" if n == 0 else f"{page.slug}.html"] = html.encode()
-        for asset, rendition in Emission(site, page, fonts, urls).renditions():
+        wanted = list(Emission(site, page, fonts, urls).renditions())
+        for done, (asset, rendition) in enumerate(wanted):
+            told(f"{page.title}: {asset.name}", (n + done / len(wanted)) / len(site.pages))
             for file in urls.files(asset, rendition):
                 name = file.address.removeprefix("../")
                 if name not in files:

@@ -1,10 +1,10 @@
 """Mending a page: the best remedy for each block of words that falls short, one after the other."""
 
-from collections.abc import Callable
 from dataclasses import dataclass
 
 from ..document import Block, Page, Site
 from ..reading import Reader, situations
+from ..telling import Told, silent
 from .plight import Colours, quotient
 from .remedies import Remedies, in_order
 
@@ -25,11 +25,7 @@ class Mended:
     left: tuple[Block, ...]
 
 
-def silent(_: str, __: float) -> None:
-    """Tells nobody."""
-
-
-def short_blocks(reader: Reader, site: Site, page: Page, told: Callable[[str, float], None] = silent) -> list[Block]:
+def short_blocks(reader: Reader, site: Site, page: Page, told: Told = silent) -> list[Block]:
     """The blocks that fall short in some situation and can be vouched for, those that fare worst first.
 
     `told` hears which situation has been read, and which share of them.
@@ -45,9 +41,7 @@ def short_blocks(reader: Reader, site: Site, page: Page, told: Callable[[str, fl
     return [blocks[name] for name in sorted(worst, key=lambda name: worst[name])]
 
 
-def mend(
-    reader: Reader, site: Site, page: Page, colours: Colours, told: Callable[[str, float], None] = silent
-) -> Mended:
+def mend(reader: Reader, site: Site, page: Page, colours: Colours, told: Told = silent) -> Mended:
     """Each remedy is sought on the page as the ones before have left it, so that what helps several is done once.
 
     `told` hears what is being done and which share of the whole is done, 0..1; the share never goes back.

@@ -2,7 +2,7 @@ import type {
   Asset,
   BlendLook,
   BuildUp,
-  BundleFile,
+  PackingLine,
   Colour,
   Crop,
   DailyCopy,
@@ -81,7 +81,9 @@ type AskedLayer = AskedArea & { layer: string };
 
 export const state = () => get<State>('/api/state');
 export const fonts = () => get<Font[]>('/api/fonts');
-export const bundleFiles = () => get<BundleFile[]>('/api/bundle');
+/** The bundle being packed: how far it is, then its files and the number it is fetched by. */
+export const packing = (signal: AbortSignal) => lines<PackingLine>('/api/packing', {}, signal);
+export const bundlePath = (number: number) => `/api/bundle.zip?number=${number}`;
 export const before = (page: string) => get<Live>(`/api/before?page=${page}`);
 export const live = (asked: Asked, pointed = false, situation: string | null = null) =>
   postAgain<Live>('/api/live', asked.page, { ...asked, pointed, situation });

@@ -447,17 +447,20 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/bundle": {
+    "/api/packing": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** Bundle List */
-        get: operations["bundle_list_api_bundle_get"];
+        get?: never;
         put?: never;
-        post?: never;
+        /**
+         * Packing
+         * @description Pack the bundle, line by line; it is fetched by its number then.
+         */
+        post: operations["packing_api_packing_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1733,7 +1736,7 @@ export interface components {
         };
         /**
          * DoingLine
-         * @description Which words are being mended.
+         * @description What is being done, and which share of the whole is done, 0..1.
          */
         DoingLine: {
             /**
@@ -2701,6 +2704,38 @@ export interface components {
             required: number | null;
             /** Situation */
             situation: string;
+        };
+        /**
+         * PackedLine
+         * @description The bundle, packed.
+         */
+        PackedLine: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "found";
+            found: components["schemas"]["PackedView"];
+        };
+        /**
+         * PackedView
+         * @description A packed bundle: the number it is fetched by, its weight as a zip, and its files.
+         */
+        PackedView: {
+            /** Number */
+            number: number;
+            /** Bytes */
+            bytes: number;
+            /** Files */
+            files: components["schemas"]["BundleFile"][];
+        };
+        /**
+         * PackingLines
+         * @description One of the lines about packing.
+         */
+        PackingLines: {
+            /** Line */
+            line: components["schemas"]["DoingLine"] | components["schemas"]["PackedLine"] | components["schemas"]["ProblemLine"];
         };
         /**
          * Padding
@@ -5222,7 +5257,7 @@ export interface operations {
             };
         };
     };
-    bundle_list_api_bundle_get: {
+    packing_api_packing_post: {
         parameters: {
             query?: never;
             header?: never;
@@ -5237,7 +5272,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BundleFile"][];
+                    "application/json": components["schemas"]["PackingLines"];
                 };
             };
             /** @description Conflict */
@@ -5271,7 +5306,9 @@ export interface operations {
     };
     bundle_api_bundle_zip_get: {
         parameters: {
-            query?: never;
+            query?: {
+                number?: number | null;
+            };
             header?: never;
             path?: never;
             cookie?: never;

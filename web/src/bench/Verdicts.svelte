@@ -73,6 +73,8 @@
   }
   @container bench (max-width: 1120px) {
     .verdicts {
+      /* a row of its own from the start, so that nothing moves when it speaks */
+      flex-basis: 100%;
       justify-content: flex-start;
       margin-left: 0;
       padding-left: 0;

@@ -146,6 +146,8 @@
     min-width: 30px;
   }
   .kept {
+    /* as wide as it will be */
+    min-width: 84px;
     padding-right: 8px;
     font-size: var(--text-small);
   }

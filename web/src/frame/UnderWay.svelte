@@ -42,6 +42,14 @@
         views: ['bench', 'shelf'],
         stop: () => coming.forEach((u) => u.stop()),
       });
+    if (work.packing.share !== null)
+      found.push({
+        id: 'packing',
+        name: 'Packing the bundle',
+        share: work.packing.share,
+        views: ['take'],
+        stop: () => work.packing.stop(),
+      });
     if (work.open && work.job)
       found.push({
         id: 'work',

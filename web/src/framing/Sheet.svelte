@@ -44,6 +44,17 @@
   const rect = $derived(from && to ? between(from, to) : null);
   const reach = $derived(framing?.reach);
   const windows = $derived(framing?.screens ?? []);
+  /** The handles stand beside each other; on a small sheet beneath each other, and none leaves it. */
+  const HANDLE = { wide: 74, high: 26 };
+  const leftOf = (box: readonly number[], n: number) => (box[0] ?? 0) * width + 8 + n * HANDLE.wide;
+  const stacked = $derived(windows.some((w, n) => leftOf(w.window, n) + HANDLE.wide > width));
+
+  function handleAt(box: readonly number[], n: number): string {
+    if (!stacked) return `left:${8 + n * HANDLE.wide}px`;
+    const left = Math.min(8, width - HANDLE.wide - (box[0] ?? 0) * width);
+    const top = 4 + n * HANDLE.high - ((box[1] ?? 0) * width) / proportion;
+    return `left:${left}px;top:${top}px`;
+  }
 
   const inUsed = (at: Spot): Spot => [
     rounded(held((at[0] - used.x) / used.width)),
@@ -163,7 +174,7 @@
         <button
           type="button"
           class="handle"
-          style:left="{8 + n * 74}px"
+          style={handleAt(box, n)}
           title="Drag it, or use the arrow keys, to give {name} a focal point of its own"
           {@attach window(screen, box)}>{name}{differs ? ' ◆' : ''}</button
         >
@@ -221,6 +232,7 @@
     font-weight: 600;
     color: #26221d;
     background: rgb(255 255 255 / 0.92);
+    z-index: 1;
     pointer-events: auto;
     cursor: grab;
   }
@@ -259,6 +271,7 @@
   }
   .spot {
     position: absolute;
+    z-index: 2;
     width: 26px;
     height: 26px;
     margin: -13px;

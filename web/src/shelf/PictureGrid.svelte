@@ -47,7 +47,7 @@
 <style>
   .grid-of {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(clamp(200px, 14cqw, 400px), 1fr));
     gap: 14px;
     align-content: start;
     overflow-y: auto;

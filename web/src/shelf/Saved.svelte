@@ -131,7 +131,7 @@
 <style>
   .grid-list {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(172px, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(clamp(172px, 12cqw, 340px), 1fr));
     gap: 12px 16px;
   }
   .chip {

@@ -147,7 +147,9 @@
           <b class={near.meets ? 'text-success' : 'text-warning'}>{near.shown}</b> of {near.required}.
         </p>
       {:else}
-        <p class="muted pb-1">Drag along the line, or use the arrow keys; the page follows.</p>
+        <p class="muted pb-1 whitespace-nowrap">
+          Drag along the line, or use the arrow keys; the page follows.
+        </p>
       {/if}
       <ul class="list">
         {#each run?.changes ?? [] as change (`${change.width} ${change.block}`)}

@@ -58,6 +58,14 @@ export class Long<T> {
     }
   }
 
+  /** What was found does not hold any more. */
+  forget(): void {
+    this.under?.abort.abort();
+    this.under = null;
+    this.share = null;
+    this.found = null;
+  }
+
   /** Stop it. What was found before stays. */
   stop(): void {
     this.under?.abort.abort();

@@ -1,5 +1,6 @@
 import * as client from '../api/client';
-import type { Job } from '../api/types';
+import type { Job, Packed } from '../api/types';
+import { Long, type Lines } from './long.svelte';
 import type { Notices } from './notices.svelte';
 
 const OPEN = ['waiting', 'running', 'stopping'];
@@ -8,14 +9,20 @@ const OPEN = ['waiting', 'running', 'stopping'];
 export class Work {
   job = $state.raw<Job | null>(null);
   readonly open = $derived(this.job !== null && OPEN.includes(this.job.state));
+  /** The bundle of the whole site, being packed. */
+  readonly packing: Long<Packed>;
+  readonly packed = $derived.by(() => this.packing.found?.value ?? null);
   private readonly notices: Notices;
 
   constructor(notices: Notices) {
     this.notices = notices;
+    this.packing = new Long(notices);
   }
 
   /** Take over what has become of a piece of work. */
   take(job: Job): void {
+    // what was packed before has other pictures in it
+    if (OPEN.includes(job.state)) this.packing.forget();
     if (!this.job || job.id >= this.job.id) this.job = job;
   }
 
@@ -25,6 +32,13 @@ export class Work {
     } catch (error) {
       this.notices.tell(error);
     }
+  }
+
+  /** Pack a revision of the site, unless that is done already; resolves when it has ended. */
+  pack(revision: number): Promise<void> {
+    const wanted = { revision, page: '' };
+    if (this.packing.of(wanted) === null) this.packing.found = null;
+    return this.packing.begin(wanted, (signal) => client.packing(signal) as Lines<Packed>);
   }
 
   async stop(): Promise<void> {

@@ -1,7 +1,8 @@
 <script lang="ts">
   import * as client from '../api/client';
-  import type { BundleFile, Rule } from '../api/types';
+  import type { Rule } from '../api/types';
   import type { Area } from '../state/tree';
+  import Bundle from './Bundle.svelte';
   import Copies from './Copies.svelte';
   import Weights from './Weights.svelte';
   import { useBench } from '../state/context';
@@ -12,7 +13,6 @@
   let rule = $state.raw<Rule | null>(null);
   let copied = $state(false);
   let packing = $state('');
-  let files = $state.raw<BundleFile[]>([]);
   let problem = $state<string | null>(null);
 
   $effect(() => {
@@ -26,20 +26,7 @@
       .catch((error: unknown) => notices.tell(error));
   });
 
-  function look(): void {
-    client
-      .bundleFiles()
-      .then((found) => (files = found))
-      .catch((error: unknown) => notices.tell(error));
-  }
-
-  $effect(() => {
-    if (doc.state) look();
-  });
-
   const areaName = (area: Area) => (area.column ? `${area.band?.name}: ${area.name}` : area.name);
-  const kilobytes = (of: BundleFile[]) => `${Math.ceil(of.reduce((sum, f) => sum + f.bytes, 0) / 1024)} kB`;
-
   async function copy(): Promise<void> {
     await navigator.clipboard.writeText(rule?.css ?? '');
     copied = true;
@@ -138,37 +125,8 @@
   </section>
 
   <div class="flex flex-col gap-6">
-    <section aria-labelledby="bundle">
-      <h2 id="bundle" class="display-face text-head">HTML, CSS and pictures</h2>
-      <p class="py-1.5">
-        A zip that opens from disk and looks like the screens: pages, one stylesheet each, the pictures in the
-        sizes that screens need, the fonts.
-      </p>
-      <button
-        type="button"
-        class="btn btn-primary h-[32px] min-h-0"
-        disabled={packing !== ''}
-        onclick={() => void download('/api/bundle.zip', 'garnetfern-bundle.zip')}
-      >
-        {packing === 'garnetfern-bundle.zip' ? 'Packing …' : 'Download the bundle'}
-      </button>
-      {#if files.length > 0}
-        <details class="mt-2">
-          <summary class="cursor-pointer">{files.length} files, {kilobytes(files)} in all</summary>
-          <table class="mt-1 w-full text-small">
-            <tbody>
-              {#each files as file (file.name)}
-                <tr class="border-t border-base-300">
-                  <td class="max-w-0 truncate py-0.5" title={file.name}>{file.name}</td>
-                  <td class="w-20 text-right whitespace-nowrap">{kilobytes([file])}</td>
-                </tr>
-              {/each}
-            </tbody>
-          </table>
-        </details>
-      {/if}
-    </section>
-    <Weights changed={look} />
+    <Bundle save={download} />
+    <Weights />
   </div>
 </main>
 

@@ -9,7 +9,6 @@
   import { alter } from '../state/target';
   import { useBench } from '../state/context';
 
-  let { changed }: { changed: () => void } = $props();
   const { doc, edits, notices, work } = useBench();
 
   let weights = $state.raw<Weights | null>(null);
@@ -37,7 +36,6 @@
     // again after each change of the site, and once work has ended
     if (!doc.state || open) return;
     void look();
-    changed();
   });
 
   const keep = (side: 'phone' | 'desktop', kilobytes: number) =>
@@ -98,7 +96,7 @@
         ><tr class="muted text-left"
           ><th class="font-normal">picture</th><th class="font-normal">px</th><th class="font-normal"
             >lightest</th
-          ><th class="font-normal">SSIM</th></tr
+          ><th class="font-normal" title="SSIM: 1 is the same picture">likeness</th></tr
         ></thead
       >
       <tbody>

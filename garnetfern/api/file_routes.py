@@ -1,0 +1,72 @@
+"""Routes about files: pictures in, bundles and site files out and in, daily copies."""
+
+from dataclasses import asdict
+from typing import Annotated, Any
+
+from fastapi import APIRouter, Query, Request
+from fastapi.concurrency import run_in_threadpool
+from fastapi.responses import Response, StreamingResponse
+
+from ..core.limits import PICTURE, SITE_FILE
+from ..core.telling import Told
+from ..service.studio import Studio
+from ..service.told import told_lines
+from . import models as m
+from .answers import download, problem_of, taken
+from .lines import found_line, streamed
+from .uploads import read_body
+
+
+def file_routes(studio: Studio) -> APIRouter:
+    """Pictures in, bundles and site files out and in."""
+    api = APIRouter(prefix="/api", responses={**problem_of(409), **problem_of(422), **problem_of(413)})
+
+    @api.post("/pictures", response_model=m.Picked)
+    async def add_picture(request: Request, name: Annotated[str, Query(min_length=1, max_length=300)]) -> Any:
+        data = await read_body(request, PICTURE, name[:80])
+        asset, healed = await run_in_threadpool(studio.take_picture, data, name)
+        return {"asset": asset, "healed": healed}
+
+    @api.get("/copies", response_model=list[m.CopyView])
+    def copies() -> Any:
+        return [asdict(copy) for copy in studio.copies()]
+
+    @api.post("/copies/bring-back", response_model=m.StepView)
+    def bring_back(body: m.AskedCopy) -> Any:
+        return taken(studio, body.revision, studio.bring_back, body.revision, body.day)
+
+    @api.post("/packing", response_model=m.PackingLines)
+    def packing() -> StreamingResponse:
+        """Pack the bundle, line by line; it is fetched by its number then."""
+        site = studio.site()
+
+        def work(told: Told) -> dict[str, Any]:
+            packed = studio.packing.pack(site, told)
+            files = [{"name": name, "bytes": weight} for name, weight in packed.weights.items()]
+            return found_line({"number": packed.number, "bytes": len(packed.data), "files": files})
+
+        return streamed(told_lines(work))
+
+    @api.get("/bundle.zip", response_class=Response)
+    def bundle(number: int | None = None) -> Response:
+        return download(studio.bundle(number), "garnetfern-bundle.zip")
+
+    @api.get("/site-file", response_class=Response)
+    def site_file() -> Response:
+        return download(studio.site_file(), "site.garnetfern.zip")
+
+    @api.post("/site-file", response_model=m.StepView)
+    async def open_site_file(
+        request: Request, revision: int, name: Annotated[str, Query(max_length=120)] = "a site file"
+    ) -> Any:
+        data = await read_body(request, SITE_FILE, name)
+        return await run_in_threadpool(taken, studio, revision, studio.open_site_file, data, revision, name)
+
+    @api.post("/looks-of", response_model=m.StepView)
+    async def looks_of(
+        request: Request, revision: int, name: Annotated[str, Query(max_length=120)] = "a site file"
+    ) -> Any:
+        data = await read_body(request, SITE_FILE, name)
+        return await run_in_threadpool(taken, studio, revision, studio.take_looks, data, revision, name)
+
+    return api
