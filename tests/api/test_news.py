@@ -104,7 +104,7 @@ def test_every_window_hears_of_a_new_revision_and_of_work_and_none_holds_the_end
     windows = [threading.Thread(target=listen) for _ in range(2)]
     for window in windows:
         window.start()
-    deadline = time.monotonic() + 20
+    deadline = time.monotonic() + 120
     while sum(line.startswith("data") for line in heard) < 2 and time.monotonic() < deadline:
         time.sleep(0.02)
     origin = {"origin": running.address.rstrip("/")}
@@ -112,7 +112,7 @@ def test_every_window_hears_of_a_new_revision_and_of_work_and_none_holds_the_end
     body = {"revision": 1, "patch": patch, "label": "x"}
     assert httpx.post(f"{running.address}api/change", json=body, headers=origin).status_code == 200
     assert httpx.post(f"{running.address}api/work", json={"kind": "fit"}, headers=origin).status_code == 200
-    while heard.count("event: work") < 4 and time.monotonic() < deadline:
+    while sum('"state": "done"' in line for line in heard) < 2 and time.monotonic() < deadline:
         time.sleep(0.02)
     begun = time.monotonic()
     running.stop()

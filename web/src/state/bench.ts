@@ -44,12 +44,12 @@ export function makeBench(): Bench {
 /** Fetch the site and what ships, and choose what is worked on first. */
 export async function start({ doc, edits, selection, notices }: Bench): Promise<boolean> {
   try {
-    const [state, fonts, library] = await Promise.all([client.state(), client.fonts(), client.library()]);
-    doc.fonts = fonts;
-    doc.library = library;
-    doc.take(state);
-    edits.shown.ring();
+    const shipped = Promise.all([client.fonts(), client.library()]);
+    doc.take(await client.state());
+    // the page and its readings are asked for now, and do not wait for what the settings need
     selection.restore({});
+    void edits.missed();
+    [doc.fonts, doc.library] = await shipped;
     return true;
   } catch (error) {
     notices.tell(error);

@@ -24,6 +24,8 @@ export class Edits {
   private base: State | null = null;
   /** What is being kept, until it is. */
   private keeping: Change[] = [];
+  /** The newest revision that was heard of. */
+  private heard = 0;
   private readonly doc: Doc;
   private readonly notices: Notices;
   private readonly server: Server;
@@ -206,10 +208,17 @@ export class Edits {
 
   /** Take over what has been changed elsewhere, once what is being kept here is. */
   follow(revision: number): Promise<void> {
+    this.heard = Math.max(this.heard, revision);
+    if (!this.doc.state) return Promise.resolve();
     return this.inLine(async () => {
       if (revision > this.doc.revision)
         await this.catchUp().catch((error: unknown) => this.notices.tell(error));
     });
+  }
+
+  /** Take over what was heard of while the site itself was still being fetched. */
+  missed(): Promise<void> {
+    return this.follow(this.heard);
   }
 
   private async catchUp(): Promise<void> {

@@ -29,6 +29,8 @@ export class Findings {
   /** Which block's readings the contrast line follows; null: the one that fares worst. */
   lineBlock = $state<string | null>(null);
   private readonly reading = new Latest();
+  /** The question that the present readings answer. */
+  private answered = '';
   private readonly settling = new Settled(180);
   private of = { page: '', area: '', card: '' };
   private readonly doc: Doc;
@@ -94,6 +96,9 @@ export class Findings {
     if (page !== this.of.page) {
       this.readings = [];
       this.areaViews = [];
+      this.answered = '';
+      // a page that was just come to shows nothing yet that its readings should follow
+      this.read();
     }
     if (page !== this.of.page || area !== this.of.area) {
       this.buildUp = null;
@@ -109,10 +114,12 @@ export class Findings {
 
   private read(): void {
     this.reading.run(async () => {
-      if (!this.sight.idle && this.reading.idle) return;
       const { asked } = this.selection;
+      const question = JSON.stringify(asked);
+      if (question === this.answered || !this.doc.state) return;
       try {
         this.readings = await client.readings(asked);
+        this.answered = question;
         this.settle();
       } catch (error) {
         if (await this.sight.late(error)) return;

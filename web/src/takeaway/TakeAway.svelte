@@ -11,6 +11,8 @@
 
   let selector = $state('.banner');
   let rule = $state.raw<Rule | null>(null);
+  /** Whether the first rule is there, or will not come; what stands beneath would jump before. */
+  let written = $state(false);
   let copied = $state(false);
   let packing = $state('');
   let problem = $state<string | null>(null);
@@ -23,7 +25,8 @@
     client
       .rule(page, area, name)
       .then((found) => (rule = found))
-      .catch((error: unknown) => notices.tell(error));
+      .catch((error: unknown) => notices.tell(error))
+      .finally(() => (written = true));
   });
 
   const areaName = (area: Area) => (area.column ? `${area.band?.name}: ${area.name}` : area.name);
@@ -96,32 +99,42 @@
         {#each rule.left_out as line (line)}<li>{line}</li>{/each}
       </ul>
     {/if}
-    <p class="muted pt-3">Its picture files lie in the bundle, in the folder pictures.</p>
-    <div class="mt-6 grid grid-cols-[repeat(auto-fit,minmax(230px,1fr))] gap-8 border-t border-base-300 pt-4">
-      <section aria-labelledby="file">
-        <h2 id="file" class="display-face text-head">The site as one file</h2>
-        <p class="py-1.5">
-          Everything that is needed to go on elsewhere: site.json and the original pictures.
-        </p>
-        <div class="flex gap-2">
-          <button
-            type="button"
-            class="btn btn-outline h-[32px] min-h-0"
-            disabled={packing !== ''}
-            onclick={() => void download('/api/site-file', 'site.garnetfern.zip')}>Save to a file</button
-          >
-          <label class="btn btn-outline h-[32px] min-h-0">
-            {packing === 'open' ? 'Opening …' : 'Open a file'}
-            <input type="file" class="sr-only" accept=".zip" aria-label="Open a site file" onchange={open} />
-          </label>
-        </div>
-        <p class="muted pt-1.5">
-          Opening puts it in place of what is here, as one step that Undo takes back.
-        </p>
-        {#if problem}<p role="alert" class="pt-1.5 text-error">{problem}</p>{/if}
-      </section>
-      <Copies />
-    </div>
+    {#if written}
+      <p class="muted pt-3">Its picture files lie in the bundle, in the folder pictures.</p>
+      <div
+        class="mt-6 grid grid-cols-[repeat(auto-fit,minmax(230px,1fr))] gap-8 border-t border-base-300 pt-4"
+      >
+        <section aria-labelledby="file">
+          <h2 id="file" class="display-face text-head">The site as one file</h2>
+          <p class="py-1.5">
+            Everything that is needed to go on elsewhere: site.json and the original pictures.
+          </p>
+          <div class="flex gap-2">
+            <button
+              type="button"
+              class="btn btn-outline h-[32px] min-h-0"
+              disabled={packing !== ''}
+              onclick={() => void download('/api/site-file', 'site.garnetfern.zip')}>Save to a file</button
+            >
+            <label class="btn btn-outline h-[32px] min-h-0">
+              {packing === 'open' ? 'Opening …' : 'Open a file'}
+              <input
+                type="file"
+                class="sr-only"
+                accept=".zip"
+                aria-label="Open a site file"
+                onchange={open}
+              />
+            </label>
+          </div>
+          <p class="muted pt-1.5">
+            Opening puts it in place of what is here, as one step that Undo takes back.
+          </p>
+          {#if problem}<p role="alert" class="pt-1.5 text-error">{problem}</p>{/if}
+        </section>
+        <Copies />
+      </div>
+    {/if}
   </section>
 
   <div class="flex flex-col gap-6">
