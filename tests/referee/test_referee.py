@@ -4,6 +4,8 @@ import statistics
 
 import pytest
 
+from tests.sampled import sampled
+
 from .banners import generate
 from .compare import compare
 from .pages import generate_page
@@ -11,7 +13,7 @@ from .placings import compared, placings
 from .widths import cases, differing
 
 
-@pytest.mark.parametrize("seed", [1, 6, 7, 12])
+@pytest.mark.parametrize("seed", sampled([1, 6, 7, 12], 1))
 def test_boxes_lines_pixels_and_readings_agree(browser, seed):
     for outcome in compare(browser, generate(seed)):
         assert outcome.box <= 1, outcome.name
@@ -23,7 +25,7 @@ def test_boxes_lines_pixels_and_readings_agree(browser, seed):
             assert (core >= required) == (seen >= required) or abs(core / required - 1) < 0.03
 
 
-@pytest.mark.parametrize("seed", range(100, 108))
+@pytest.mark.parametrize("seed", sampled(range(100, 108), 2))
 def test_boxes_lines_and_pixels_agree_on_more(browser, seed):
     for outcome in compare(browser, generate(seed), with_readings=False):
         assert outcome.box <= 1, outcome.name
@@ -33,11 +35,11 @@ def test_boxes_lines_and_pixels_agree_on_more(browser, seed):
 
 
 def test_the_same_words_stand_on_every_line(browser, tmp_path):
-    wrong = differing(browser, cases(800, 2), str(tmp_path))
+    wrong = differing(browser, sampled(list(cases(800, 2)), 200), str(tmp_path))
     assert len(wrong) <= 1, wrong
 
 
-@pytest.mark.parametrize("seed", [0, 3, 4])
+@pytest.mark.parametrize("seed", sampled([0, 3, 4], 1))
 def test_joins_columns_menus_pictures_and_exceptions_agree(browser, seed):
     for outcome in compare(browser, generate_page(seed), with_readings=False):
         assert outcome.box <= 1, outcome.name
@@ -57,7 +59,7 @@ WAYS = [
 ]
 
 
-@pytest.mark.parametrize(("attachment", "kind", "viewport", "density", "scroll"), WAYS)
+@pytest.mark.parametrize(("attachment", "kind", "viewport", "density", "scroll"), sampled(WAYS, 2))
 def test_every_size_repeat_position_and_attachment_agrees(browser, attachment, kind, viewport, density, scroll):
     found = compared(browser, placings(attachment), kind, viewport, density, scroll)
     plain = [a for a in found if not any(s in a.name for s in ("space", "round"))]

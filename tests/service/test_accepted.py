@@ -112,7 +112,7 @@ def test_a_picture_that_is_taken_goes_the_whole_way(tmp_path, file):
     survives(tmp_path / "data", *file)
 
 
-@settings(max_examples=3 * MORE, suppress_health_check=[HealthCheck.function_scoped_fixture])
+@settings(max_examples=MORE, suppress_health_check=[HealthCheck.function_scoped_fixture])
 @given(file=drawings())
 def test_a_drawing_that_is_taken_goes_the_whole_way(tmp_path, file):
     survives(tmp_path / "data", *file)

@@ -40,7 +40,7 @@
     />
     {#if layer.side !== 'whole'}
       <Field
-        label="Deep"
+        label="Depth"
         hideLabel
         width="84px"
         value={layer.depth ?? '30%'}

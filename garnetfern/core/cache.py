@@ -1,0 +1,86 @@
+"""What was computed once and need not be computed again: one store, bounded by bytes, keyed by content, counted."""
+
+import threading
+from collections import Counter
+from collections.abc import Callable, Hashable
+from dataclasses import dataclass, fields, is_dataclass
+from typing import Any, TypeVar, cast
+
+from cachetools import LRUCache
+
+from . import limits
+
+T = TypeVar("T")
+
+OBJECT = 64
+"""What a small object weighs, bytes; an estimate."""
+
+_MISSING = object()
+
+
+def weight(value: object) -> int:
+    """About how many bytes a value takes: arrays and texts exactly, everything around them by estimate."""
+    own = getattr(value, "nbytes", None)
+    if own is not None:
+        return OBJECT + int(own)
+    if isinstance(value, str | bytes):
+        return OBJECT + len(value)
+    if isinstance(value, tuple | list | frozenset):
+        return OBJECT + sum(map(weight, value))
+    if is_dataclass(value):
+        return OBJECT + sum(weight(getattr(value, f.name)) for f in fields(value))
+    return OBJECT
+
+
+@dataclass(frozen=True)
+class Kept:
+    """How a store has fared with one kind of value."""
+
+    kind: str
+    hits: int
+    misses: int
+
+
+class Cache:
+    """Keeps values by kind and key; of those longest not asked for, as many go as are too heavy together.
+
+    Keys are made of content alone, so that a value holds for whoever asks. Safe across threads; what two ask for at
+    the same time may be made twice.
+    """
+
+    def __init__(self, most: int = limits.KEPT_BYTES) -> None:
+        self._values: LRUCache[Hashable, tuple[int, Any]] = LRUCache(most, getsizeof=lambda entry: entry[0])
+        self._lock = threading.Lock()
+        self._hits: Counter[str] = Counter()
+        self._misses: Counter[str] = Counter()
+
+    def get(self, kind: str, key: Hashable, make: Callable[[], T]) -> T:
+        """The value of a kind for a key; made, and kept where it is not heavier than the whole store."""
+        place = (kind, key)
+        with self._lock:
+            known = self._values.get(place, _MISSING)
+            (self._misses if known is _MISSING else self._hits)[kind] += 1
+        if known is not _MISSING:
+            return cast(T, cast(tuple[int, Any], known)[1])
+        made = make()
+        entry = (weight(made), made)
+        with self._lock:
+            if entry[0] <= self._values.maxsize:
+                self._values[place] = entry
+        return made
+
+    @property
+    def size(self) -> int:
+        """How many bytes are kept."""
+        return int(self._values.currsize)
+
+    @property
+    def most(self) -> int:
+        """How many bytes are kept at the most."""
+        return int(self._values.maxsize)
+
+    def facts(self) -> list[Kept]:
+        """Hits and misses by kind, in the order of their names."""
+        with self._lock:
+            kinds = sorted({*self._hits, *self._misses})
+            return [Kept(kind, self._hits[kind], self._misses[kind]) for kind in kinds]
