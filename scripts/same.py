@@ -54,11 +54,10 @@ def made(name: str) -> tuple[Site, dict[str, bytes]]:
     if word in GENERATED:
         sample = GENERATED[word][0](int(rest))
         return sample.site, sample.originals
-    file = {
-        "sample": demo_site_file,
-        "kind": lambda: samples_page(rest)[0],
-        "blends": lambda: blends_page(SOME_MODES, rest)[0],
-    }[word]()
+    if word == "sample":
+        file = demo_site_file()
+    else:
+        file = samples_page(rest)[0] if word == "kind" else blends_page(SOME_MODES, rest)[0]
     return file.site, file.pictures
 
 

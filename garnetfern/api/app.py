@@ -14,6 +14,7 @@ from fastapi.staticfiles import StaticFiles
 from starlette.middleware.gzip import DEFAULT_EXCLUDED_CONTENT_TYPES, GZipMiddleware
 
 from .. import __version__
+from ..core.cache import Cache
 from ..core.css import EmittedPage
 from ..core.css.escape import style_text
 from ..core.document import pointed_at
@@ -48,6 +49,15 @@ def _in_lines(page: EmittedPage) -> dict[str, list[str]]:
 def document_routes(studio: Studio, versions: Versions) -> APIRouter:
     """State, changes, undo and redo, preview."""
     api = APIRouter(prefix="/api", responses={**problem_of(409), **problem_of(422), **problem_of(404)})
+
+    @api.get("/health", response_model=m.HealthView)
+    def health() -> Any:
+        cache = studio.cache
+        return {
+            "version": __version__,
+            "revision": studio.history.revision(),
+            "cache": {"bytes": cache.size, "most": cache.most, "kinds": [asdict(kind) for kind in cache.facts()]},
+        }
 
     @api.get("/state", response_model=m.StateView)
     def state() -> Any:
@@ -175,9 +185,9 @@ class Guarded(FastAPI):
         await self.guard(super().__call__, scope, receive, send)
 
 
-def create_app(data: Path, door: Door = LOOPBACK) -> Guarded:
-    """The application on a data folder, answering to the names of a door."""
-    studio = Studio(data)
+def create_app(data: Path, door: Door = LOOPBACK, cache: Cache | None = None) -> Guarded:
+    """The application on a data folder, answering to the names of a door; `cache`: one that others fill as well."""
+    studio = Studio(data, cache=cache)
 
     @asynccontextmanager
     async def lifespan(_: FastAPI) -> AsyncIterator[None]:

@@ -9,6 +9,7 @@ from pathlib import Path
 
 import uvicorn
 
+from ..core.cache import Cache
 from .app import Guarded, create_app
 from .news_routes import END
 
@@ -55,12 +56,12 @@ class Running:
         self.thread.join(timeout=60)
 
 
-def run_locally(data: Path) -> Running:
+def run_locally(data: Path, cache: Cache | None = None) -> Running:
     """Start the application on a data folder and wait until it answers."""
     with socket.socket() as probe:
         probe.bind(("127.0.0.1", 0))
         port = probe.getsockname()[1]
-    server = Server(create_app(data), "127.0.0.1", port)
+    server = Server(create_app(data, cache=cache), "127.0.0.1", port)
     thread = threading.Thread(target=server.run, daemon=True)
     thread.start()
     while not server.started and thread.is_alive():

@@ -206,6 +206,30 @@ class PackingLines(BaseModel):
     line: DoingLine | PackedLine | ProblemLine
 
 
+class KeptView(BaseModel):
+    """How often a kind of value was at hand, and how often it was not."""
+
+    kind: str
+    hits: int
+    misses: int
+
+
+class CacheView(BaseModel):
+    """What was computed and is kept: how many bytes, of how many at the most, and how each kind fares."""
+
+    bytes: int
+    most: int
+    kinds: list[KeptView]
+
+
+class HealthView(BaseModel):
+    """Whether the application answers, which version it is, and how it fares."""
+
+    version: str
+    revision: int
+    cache: CacheView
+
+
 class FontView(BaseModel):
     """A shipped family."""
 

@@ -6,6 +6,7 @@ from dataclasses import asdict
 from pathlib import Path
 from typing import Any
 
+from ..core.cache import Cache
 from ..core.css import EmittedPage, EmittedRule, Urls, emit_page, emit_rule
 from ..core.document import Area, Asset, Page, Site, crop_of, read_site
 from ..core.errors import NotFoundError, StaleError
@@ -39,13 +40,14 @@ LIVE = Urls("/pictures/", "/fonts/")
 class Studio:
     """One site in one data folder, with everything that is needed to work on it."""
 
-    def __init__(self, data: Path, room: Room | None = None) -> None:
+    def __init__(self, data: Path, room: Room | None = None, cache: Cache | None = None) -> None:
         self.room = room or shared_room()
         self.folder = Folder(data, self.room.rendition)
         self.history, self.pictures = self.folder.history, self.folder.pictures
         self.fitted, self.jobs = self.folder.fitted, self.folder.jobs
         self.fonts = shipped_fonts()
-        self.reader = Reader(self.fonts, self.pictures)
+        self.cache = cache or Cache()
+        self.reader = Reader(self.fonts, self.pictures, self.cache)
         self.manners = Manners()
         self.news, self._steps = News(), Steps()
         self.jobs.changed = lambda job: self.news.tell("work", asdict(job))

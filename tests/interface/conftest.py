@@ -9,7 +9,7 @@ from playwright.sync_api import Browser, Page, expect
 
 from garnetfern.api.app import WEB
 from garnetfern.api.local import Running, run_locally
-from garnetfern.core.reading import Reader
+from garnetfern.core.cache import Cache
 from garnetfern.service.site_file import SiteFile
 from garnetfern.service.studio import Studio
 
@@ -29,22 +29,17 @@ def sample(tmp_path_factory: pytest.TempPathFactory, demo: SiteFile) -> Path:
 
 
 @pytest.fixture(scope="session")
-def kept(sample: Path, tmp_path_factory: pytest.TempPathFactory) -> Iterator[Reader]:
+def cache() -> Cache:
     """What one application has computed and the next one of these tests need not compute again."""
-    data = tmp_path_factory.mktemp("kept") / "data"
-    shutil.copytree(sample, data)
-    studio = Studio(data)
-    yield studio.reader
-    studio.close()
+    return Cache()
 
 
 @pytest.fixture
-def running(tmp_path: Path, sample: Path, kept: Reader) -> Iterator[Running]:
+def running(tmp_path: Path, sample: Path, cache: Cache) -> Iterator[Running]:
     assert WEB.is_dir(), "the interface is not built: make setup"
     data = tmp_path / "data"
     shutil.copytree(sample, data)
-    found = run_locally(data)
-    found.server.config.app.state.studio.reader.take_over(kept)
+    found = run_locally(data, cache)
     yield found
     found.stop()
 

@@ -5,12 +5,12 @@ import io
 import math
 import threading
 from dataclasses import dataclass
-from functools import lru_cache
 
 import freetype
 import numpy as np
 from numpy.typing import NDArray
 
+from ..cache import Cache
 from ..resolve.fonts import FontBook, used_size
 from ..resolve.records import BlockRecord, Line
 
@@ -41,12 +41,10 @@ def _mask_of(bitmap: freetype.Bitmap, left: int, top: int) -> Mask:
 class Glyphs:
     """Draws glyphs of a font book. FreeType is not safe across threads, so a lock stands before it."""
 
-    def __init__(self, fonts: FontBook) -> None:
-        self._fonts = fonts
+    def __init__(self, fonts: FontBook, cache: Cache | None = None) -> None:
+        self._fonts, self._cache = fonts, cache or Cache()
         self._faces: dict[tuple[str, int], freetype.Face] = {}
         self._lock = threading.Lock()
-        self.mask = lru_cache(maxsize=4096)(self._mask)
-        self.line_mask = lru_cache(maxsize=2048)(self._line_mask)
 
     def _face(self, face_id: str, weight: int) -> freetype.Face:
         key = (face_id, weight)
@@ -56,6 +54,16 @@ class Glyphs:
                 face.set_var_design_coords((weight,))
             self._faces[key] = face
         return self._faces[key]
+
+    def mask(self, face_id: str, weight: int, size: float, glyph: int, fraction: int) -> Mask:
+        """A glyph at a size, so many quarters of a px to the right of its pixel."""
+        how = (face_id, weight, size, glyph, fraction)
+        return self._cache.get("mask", how, lambda: self._mask(*how))
+
+    def line_mask(self, face_id: str, weight: int, size: float, glyph: int, fraction: int, width: float) -> Mask:
+        """The line along a glyph's outline, `width` px wide in all."""
+        how = (face_id, weight, size, glyph, fraction, width)
+        return self._cache.get("line mask", how, lambda: self._line_mask(*how))
 
     def _mask(self, face_id: str, weight: int, size: float, glyph: int, fraction: int) -> Mask:
         with self._lock:
@@ -70,7 +78,6 @@ class Glyphs:
         return _mask_of(face.glyph.bitmap, face.glyph.bitmap_left, face.glyph.bitmap_top)
 
     def _line_mask(self, face_id: str, weight: int, size: float, glyph: int, fraction: int, width: float) -> Mask:
-        """The line along a glyph's outline, `width` px wide in all."""
         with self._lock:
             face = self._face(face_id, weight)
             face.set_char_size(int(size * 64), int(size * 64), 72, 72)

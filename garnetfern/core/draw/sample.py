@@ -1,14 +1,13 @@
 """Sampling a picture at a fractional place and size, as the browser's software raster does it."""
 
-import threading
-from collections import OrderedDict
 from collections.abc import Callable, Hashable
-from typing import Any, Protocol, TypeVar, cast
+from typing import Any, Protocol, TypeVar
 
 import cv2
 import numpy as np
 from numpy.typing import NDArray
 
+from ..cache import Cache
 from ..colour.spaces import Pixels
 from ..resolve.records import ImageSheet, Rendition
 
@@ -87,38 +86,21 @@ Kept = TypeVar("Kept", bound=NDArray[Any])
 class Sampler:
     """Samples pictures for painting, and keeps what it sampled for small regions: an overlay's change asks again."""
 
-    BYTES = 320 * 1024 * 1024
-    """How much is kept of what was sampled of pictures, and made of gradients, patterns and filtered pictures."""
     SMALL = 700_000
+    """What covers more px is made anew each time."""
 
-    def __init__(self, source: PictureSource) -> None:
-        self._source = source
-        self._made: OrderedDict[Hashable, NDArray[Any]] = OrderedDict()
-        self._bytes = 0
-        self._lock = threading.Lock()
+    def __init__(self, source: PictureSource, cache: Cache | None = None) -> None:
+        self._source, self._cache = source, cache or Cache()
 
     def _sample(self, rendition: Rendition, drawn: Pair, start: Pair, part: Region, period: Periods) -> Picture:
         return sample(self._source.pixels(rendition), drawn, start, part, period)
 
-    def kept(self, key: Hashable, make: Callable[[], Kept], size: int) -> Kept:
-        """What was made for a key; made where it is not at hand. Only what is small (in px) is kept."""
-        if size > self.SMALL:
-            return make()
-        with self._lock:
-            if key in self._made:
-                self._made.move_to_end(key)
-                return cast(Kept, self._made[key])
-        found = make()
-        with self._lock:
-            if key not in self._made:
-                self._made[key] = found
-                self._bytes += found.nbytes
-            while self._bytes > self.BYTES:
-                self._bytes -= self._made.popitem(last=False)[1].nbytes
-        return found
+    def kept(self, kind: str, key: Hashable, make: Callable[[], Kept], size: int) -> Kept:
+        """What was made of a kind for a key; made where it is not at hand. Only what is small (in px) is kept."""
+        return make() if size > self.SMALL else self._cache.get(kind, key, make)
 
     def sampled(self, sheet: ImageSheet, part: Region) -> Picture:
         """The pixels of an image sheet in a part of the page."""
         tile = sheet.tile
         how = (sheet.rendition, (tile.width, tile.height), (tile.x, tile.y), part, sheet.period)
-        return self.kept(("sampled", *how), lambda: self._sample(*how), part[2] * part[3])
+        return self.kept("sampled", how, lambda: self._sample(*how), part[2] * part[3])

@@ -1,11 +1,9 @@
 """Reads pages: paints the ground behind each block's letters and judges it. Keeps what did not change."""
 
 import math
-import threading
-from collections import OrderedDict
-from collections.abc import Callable, Collection, Hashable, Iterable, Iterator
-from functools import lru_cache
+from collections.abc import Callable, Collection, Iterable, Iterator
 
+from ..cache import Cache
 from ..colour.contrast import Requirement
 from ..colour.spaces import Bytes
 from ..document import Page, Site
@@ -42,17 +40,16 @@ def _around(page: PageRecord, box: Box, keep: Callable[[AreaRecord], tuple[Sheet
 class Reader:
     """Resolves, paints and judges for one set of fonts and one source of pictures."""
 
-    KEPT = 2048
+    def __init__(self, fonts: FontBook, source: PictureSource, cache: Cache | None = None) -> None:
+        self.fonts, self.cache = fonts, cache or Cache()
+        self.glyphs = Glyphs(fonts, self.cache)
+        self.pictures = Sampler(source, self.cache)
 
-    def __init__(self, fonts: FontBook, source: PictureSource) -> None:
-        self.fonts = fonts
-        self.glyphs = Glyphs(fonts)
-        self.pictures = Sampler(source)
-        self._lock = threading.Lock()
-        self._readings: OrderedDict[Hashable, Reading] = OrderedDict()
-        self._ratios: dict[Hashable, float | None] = {}
-        self._grown: Callable[[Mask, float], tuple[int, int, object]] = lru_cache(maxsize=8192)(grown)
-        self._placed = lru_cache(maxsize=512)(self._place)
+    def _ring(self, mask: Mask, radius: float) -> tuple[int, int, object]:
+        return self.cache.get("ring", (mask, radius), lambda: grown(mask, radius))
+
+    def _placed(self, block: BlockRecord) -> tuple[list[PlacedLetter], Region]:
+        return self.cache.get("placed", block, lambda: self._place(block))
 
     def _place(self, block: BlockRecord) -> tuple[list[PlacedLetter], Region]:
         """The rings of a block's letters, and the region of the page that has to be painted to judge them."""
@@ -61,7 +58,7 @@ class Reader:
         placed: list[PlacedLetter] = []
         for number, line in enumerate(block.lines):
             for cluster, left, top, mask in self.glyphs.letters(block, line, hollow):
-                dx, dy, ring = self._grown(mask, radius)
+                dx, dy, ring = self._ring(mask, radius)
                 x, y = left - mask.left + dx, top - mask.top + dy
                 placed.append(PlacedLetter(line.start + cluster, number, x, y, ring))  # type: ignore[arg-type]
         if not placed:
@@ -97,19 +94,13 @@ class Reader:
         if not placed:
             return judge(block, placed, blank(page, (0, 0, 1, 1)), region, situation, level, enlarged)
         key = (block, there, page.base, sight, situation, level, enlarged)
-        known = self._readings.get(key)
-        if known is not None:
-            with self._lock:
-                if key in self._readings:
-                    self._readings.move_to_end(key)
-            return known
-        canvas = self._ground(page, block, there, region)
-        reading = judge(block, placed, canvas, region, situation, level, enlarged)
-        with self._lock:
-            self._readings[key] = reading
-            while len(self._readings) > self.KEPT:
-                self._readings.popitem(last=False)
-        return reading
+        letters = placed
+
+        def judged() -> Reading:
+            canvas = self._ground(page, block, there, region)
+            return judge(block, letters, canvas, region, situation, level, enlarged)
+
+        return self.cache.get("reading", key, judged)
 
     def _ground(self, page: PageRecord, block: BlockRecord, there: There, region: Region) -> Bytes:
         canvas = blank(page, region)
@@ -132,14 +123,11 @@ class Reader:
         if not placed:
             return None
         there = _around(page, Box(*region), keep)
-        key = ("ratio", block, there, page.base)
-        known = self._ratios.get(key)
-        if known is None:
-            known = worst_ratio(block, placed, self._ground(page, block, there, region), region)
-            self._ratios[key] = known
-            if len(self._ratios) > self.KEPT:
-                self._ratios.clear()
-        return known
+
+        def worst() -> float | None:
+            return worst_ratio(block, placed, self._ground(page, block, there, region), region)
+
+        return self.cache.get("ratio", (block, there, page.base), worst)
 
     def resolve(self, site: Site, page: Page, situation: Situation) -> PageRecord:
         """The page as it is laid out in a situation."""

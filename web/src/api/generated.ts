@@ -536,6 +536,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/health": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Health */
+        get: operations["health_api_health_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/state": {
         parameters: {
             query?: never;
@@ -1467,6 +1484,18 @@ export interface components {
             bytes: number;
         };
         /**
+         * CacheView
+         * @description What was computed and is kept: how many bytes, of how many at the most, and how each kind fares.
+         */
+        CacheView: {
+            /** Bytes */
+            bytes: number;
+            /** Most */
+            most: number;
+            /** Kinds */
+            kinds: components["schemas"]["KeptView"][];
+        };
+        /**
          * CardView
          * @description A card of the build-up: the picture as far as a layer, and the worst reading there.
          */
@@ -2116,6 +2145,17 @@ export interface components {
             detail?: components["schemas"]["ValidationError"][];
         };
         /**
+         * HealthView
+         * @description Whether the application answers, which version it is, and how it fares.
+         */
+        HealthView: {
+            /** Version */
+            version: string;
+            /** Revision */
+            revision: number;
+            cache: components["schemas"]["CacheView"];
+        };
+        /**
          * Height
          * @description A band's least height; its content and padding may make it higher.
          *
@@ -2328,6 +2368,18 @@ export interface components {
             }[];
             /** Label */
             label: string;
+        };
+        /**
+         * KeptView
+         * @description How often a kind of value was at hand, and how often it was not.
+         */
+        KeptView: {
+            /** Kind */
+            kind: string;
+            /** Hits */
+            hits: number;
+            /** Misses */
+            misses: number;
         };
         /**
          * LayLook
@@ -5532,6 +5584,53 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    health_api_health_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HealthView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
                 };
             };
         };

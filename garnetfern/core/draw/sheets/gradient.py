@@ -22,7 +22,7 @@ def source(sheet: GradientSheet, part: Region, pictures: Sampler) -> Pixels:
             found = composite(found, ramp_pixels(ramp, part), "normal")
         return found
 
-    return pictures.kept(("ramps", sheet.ramps, part), made, part[2] * part[3])
+    return pictures.kept("ramps", (sheet.ramps, part), made, part[2] * part[3])
 
 
 def opaque(sheet: GradientSheet, _: Callable[[str], bool]) -> bool:

@@ -99,8 +99,8 @@ def source(sheet: ImageSheet, part: Region, pictures: Sampler) -> Pixels:
 def over(below: Bytes, sheet: ImageSheet, part: Region, pictures: Sampler) -> Bytes:
     """The picture over whole levels."""
     if sheet.filter != PLAIN:
-        key = ("filtered", sheet.rendition, sheet.tile, sheet.period, sheet.filter, part)
-        pixels = pictures.kept(key, lambda: source(sheet, part, pictures), part[2] * part[3])
+        key = (sheet.rendition, sheet.tile, sheet.period, sheet.filter, part)
+        pixels = pictures.kept("filtered", key, lambda: source(sheet, part, pictures), part[2] * part[3])
         found = pixels * np.float32(sheet.opacity)
         levels = below * (1 - found[..., 3:]) + found[..., :3] * 255 + np.float32(0.5)
         return np.asarray(np.floor(levels), dtype=np.uint8)

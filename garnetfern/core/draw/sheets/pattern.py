@@ -46,5 +46,5 @@ def source(sheet: PatternSheet, part: Region, pictures: Sampler) -> Pixels:
     """The colour through the figures."""
     alpha = sheet.colour.alpha
     fill = np.array([*(v / 255 * alpha for v in sheet.colour.rgb), alpha], dtype=np.float32)
-    key = ("pattern", sheet.svg, sheet.box, sheet.origin, sheet.turn, part)
-    return inked(pictures.kept(key, lambda: cover(sheet, part), part[2] * part[3]), fill)
+    key = (sheet.svg, sheet.box, sheet.origin, sheet.turn, part)
+    return inked(pictures.kept("pattern", key, lambda: cover(sheet, part), part[2] * part[3]), fill)
