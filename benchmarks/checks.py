@@ -52,8 +52,8 @@ def _ink(block: BlockRecord) -> str:
 def ordinary(opened: Opened, found: list[tuple[Situation, list[BlockRecord]]]) -> None:
     """Load, photograph the whole page without words, then with each block alone."""
     for situation, blocks in found:
-        opened.at(int(situation.viewport.width), int(situation.viewport.height))
-        ground = opened.styled(HIDDEN + (MISSING if situation.missing else ""))
+        opened.at(int(situation.moment.viewport.width), int(situation.moment.viewport.height))
+        ground = opened.styled(HIDDEN + (MISSING if situation.moment.missing else ""))
         letters = opened.letters()
         for block in blocks:
             _ratio(block, ground, opened.styled(_ink(block)), letters[block.id])
@@ -65,14 +65,14 @@ def tuned(opened: Opened, found: list[tuple[Situation, list[BlockRecord]]]) -> N
     for situation, blocks in found:
         if situation.screen != screen:
             screen = situation.screen
-            opened.at(int(situation.viewport.width), int(situation.viewport.height))
+            opened.at(int(situation.moment.viewport.width), int(situation.moment.viewport.height))
             letters = opened.letters()
         for block in blocks:
             box = block.box
             left, top = max(0, int(box.x) - MARGIN), max(0, int(box.y) - MARGIN)
             clip = {"x": left, "y": top, "width": int(box.width) + 2 * MARGIN, "height": int(box.height) + 2 * MARGIN}
             shots = []
-            for css in (HIDDEN + (MISSING if situation.missing else ""), _ink(block)):
+            for css in (HIDDEN + (MISSING if situation.moment.missing else ""), _ink(block)):
                 handle = opened.page.add_style_tag(content=css)
                 shots.append(pixels(opened.page.screenshot(clip=clip, full_page=True)))
                 handle.evaluate("e => e.remove()")

@@ -72,7 +72,7 @@ def _some(site: Site, page: Page) -> list[Situation]:
 def _drawn(reader: Reader, site: Site, page: Page, situation: Situation) -> bytes:
     record = reader.resolve(site, page, situation)
     region = (0, 0, round(record.width), min(2400, round(record.height)))
-    canvas = paint_backdrops(record, region, reader.pictures, situation.sheets)
+    canvas = paint_backdrops(record, region, reader.pictures)
     paint_words(canvas, record, region, reader.glyphs)
     return canvas.tobytes()
 

@@ -13,6 +13,7 @@ from ..core.document import site_schema
 from ..core.draw.words import draw_page
 from ..core.reading import Reader
 from ..core.resolve.lengths import Viewport
+from ..core.resolve.moment import Moment
 from ..core.resolve.page import resolve_page
 from ..fonts import font_bytes, shipped_fonts
 from ..service.memory import MemoryPictures
@@ -74,7 +75,7 @@ def render(
     """Draw a page as a PNG, as high as it is."""
     found = opened(file)
     reader = Reader(shipped_fonts(), MemoryPictures(found.pictures))
-    record = resolve_page(found.site, page_of(found.site, page), Viewport(width, height), reader.fonts)
+    record = resolve_page(found.site, page_of(found.site, page), Moment(Viewport(width, height)), reader.fonts)
     region = (0, 0, width, min(20_000, round(record.height)))
     pixels = draw_page(record, region, reader.pictures, reader.glyphs)
     done, data = cv2.imencode(".png", pixels[:, :, ::-1])

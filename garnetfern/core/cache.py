@@ -8,9 +8,12 @@ from typing import Any, TypeVar, cast
 
 from cachetools import LRUCache
 
-from . import limits
+from .limits import MB
 
 T = TypeVar("T")
+
+MOST = 512 * MB
+"""How many bytes an application keeps."""
 
 OBJECT = 64
 """What a small object weighs, bytes; an estimate."""
@@ -48,7 +51,7 @@ class Cache:
     the same time may be made twice.
     """
 
-    def __init__(self, most: int = limits.KEPT_BYTES) -> None:
+    def __init__(self, most: int = MOST) -> None:
         self._values: LRUCache[Hashable, tuple[int, Any]] = LRUCache(most, getsizeof=lambda entry: entry[0])
         self._lock = threading.Lock()
         self._hits: Counter[str] = Counter()

@@ -65,9 +65,6 @@ TOKEN_WAIT = 1.0
 TOKEN_WAITING = 8
 """How many wrong tokens may wait at a time; more are turned away at once."""
 
-# what was computed and is kept
-KEPT_BYTES = 512 * MB
-
 # keeping
 COPIES = 7
 LOG_BYTES = 1 * MB

@@ -6,6 +6,7 @@ from ..core.document import Area, Band, Block, Column, Join, Page, Screen, Site,
 from ..core.draw.coverage import Seen, seen
 from ..core.resolve.fonts import FontBook
 from ..core.resolve.lengths import Viewport
+from ..core.resolve.moment import Moment
 from ..core.resolve.page import resolve_page
 from ..core.resolve.records import AreaRecord, BandRecord, Box, PageRecord
 
@@ -104,7 +105,7 @@ def area_views(site: Site, page: Page, fonts: FontBook) -> list[dict[str, Any]]:
         screens.append(WIDE)
     found = []
     for screen in screens:
-        record = resolve_page(site, page, Viewport(screen.width, screen.height), fonts)
+        record = resolve_page(site, page, Moment(Viewport(screen.width, screen.height)), fonts)
         shares = {s.area: s for s in seen(record, lambda h: alpha.get(h, True))}
         areas = _view(page, screen, record, shares)
         found.append({"screen": screen.id, "name": screen.name, "height": record.height, "areas": areas})

@@ -8,6 +8,7 @@ from ..core.draw.paint import blank, paint_area
 from ..core.errors import NotFoundError
 from ..core.reading import Reader
 from ..core.resolve.lengths import Viewport
+from ..core.resolve.moment import Moment
 from ..core.resolve.page import resolve_page
 from .build_up import data_url, shown_window
 
@@ -19,7 +20,7 @@ def blend_looks(reader: Reader, site: Site, page: Page, area: Area, layer_id: st
     if all(layer.id != layer_id for layer in area.backdrop.layers):
         raise NotFoundError(f"There is no layer {layer_id!r} on this area.")
     screen = max(site.screens, key=lambda s: s.width)
-    record = resolve_page(site, page, Viewport(screen.width, screen.height), reader.fonts)
+    record = resolve_page(site, page, Moment(Viewport(screen.width, screen.height)), reader.fonts)
     found = record.area(area.id)
     if found is None or found.box.height < 1 or all(s.id != layer_id for s in found.sheets):
         return {"looks": []}

@@ -13,6 +13,8 @@ from ..core.draw.paint import blank, paint_area
 from ..core.draw.sample import Region
 from ..core.draw.words import paint_words
 from ..core.reading import Reader, Reading, situations
+from ..core.resolve.lengths import Viewport
+from ..core.resolve.moment import Moment
 from ..core.resolve.records import AreaRecord, Box, Line, PageRecord, Sheet
 from .check import floored
 
@@ -68,34 +70,29 @@ class BuildUp:
     def __init__(self, reader: Reader, site: Site, page: Page, area: Area) -> None:
         self.reader, self.site, self.page, self.area = reader, site, page, area
         self.situations = situations(site, page)
-        self.rest = {s.screen: s.key for s in self.situations if s.kind == "rest"}
-        self.records: dict[str, PageRecord] = {}
-        for situation in self.situations:
-            if situation.key not in self.records:
-                self.records[situation.key] = reader.resolve(site, page, situation)
+        self.met = reader.met(site, page)
 
     def _worst(self, block: str | None, ids: frozenset[str]) -> tuple[Reading, str] | None:
         """The worst reading of a block (None: of any) with only these sheets of the area, and its situation."""
         found: list[tuple[Reading, str]] = []
         for situation in self.situations:
-            record = self.records[situation.key]
+            record = self.met.at(situation.moment)
             area = record.area(self.area.id)
             inside = frozenset(area.blocks if area else ())
 
-            def keep(other: AreaRecord, situation: Any = situation) -> tuple[Sheet, ...]:
-                sheets: tuple[Sheet, ...] = situation.sheets(other)
-                return tuple(s for s in sheets if s.id in ids) if other.id == self.area.id else sheets
+            def keep(other: AreaRecord) -> tuple[Sheet, ...]:
+                return tuple(s for s in other.sheets if s.id in ids) if other.id == self.area.id else other.sheets
 
             for words in record.blocks():
                 if words.id in inside and block in (None, words.id) and words.lines:
-                    reading = self.reader.read(record, words, situation.id, self.site.requirement, keep)
+                    reading = self.reader.read(record, words, situation, self.site.requirement, keep)
                     found.append((reading, situation.name))
         return min(found, key=lambda f: _quotient(f[0]), default=None)
 
     def _shown(self) -> tuple[PageRecord, AreaRecord] | None:
         """The widest screen on which the area is to be seen."""
         for screen in sorted(self.site.screens, key=lambda s: -s.width):
-            record = self.records[self.rest[screen.id]]
+            record = self.met.at(Moment(Viewport(screen.width, screen.height)))
             area = record.area(self.area.id)
             if area is not None and area.box.height >= 1 and area.box.width >= 1:
                 return record, area

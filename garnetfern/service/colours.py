@@ -9,6 +9,7 @@ from ..core.draw.probe import colour_at
 from ..core.errors import NotFoundError
 from ..core.reading import Reader
 from ..core.resolve.lengths import Viewport
+from ..core.resolve.moment import Moment
 from ..core.resolve.page import resolve_page
 from .areas import area_name
 from .looks import Looks
@@ -53,7 +54,7 @@ def colour_view(reader: Reader, site: Site, page: Page, screen_id: str, x: float
     screen = next((s for s in site.screens if s.id == screen_id), None)
     if screen is None:
         raise NotFoundError(f"There is no screen {screen_id!r} in this site.")
-    record = resolve_page(site, page, Viewport(screen.width, screen.height), reader.fonts)
+    record = resolve_page(site, page, Moment(Viewport(screen.width, screen.height)), reader.fonts)
     colour, parts = colour_at(record, x, y, reader.pictures)
     names = {layer.id: layer.name for area in page.areas() for layer in area.backdrop.layers}
     layers = [f"{names.get(part, 'base')} ({area_name(page, area)})" for area, part in parts]

@@ -38,15 +38,14 @@ def page_met(site: Site, page: Page, situation_id: str) -> Page:
     situation = next((s for s in situations(site, page, None) if s.id == situation_id), None)
     if situation is None:
         raise NotFoundError(f"There is no situation {situation_id!r} on this page.")
-    met = situation.page(page)
-    return each_backdrop(met, lambda _, backdrop: _without_pictures(backdrop)) if situation.missing else met
+    met = situation.moment.page(page)
+    return each_backdrop(met, lambda _, backdrop: _without_pictures(backdrop)) if situation.moment.missing else met
 
 
 def _words(page: Page) -> dict[str, str]:
     found = {}
     for block in page.blocks():
-        said = ", ".join(i.wording for i in block.items) if block.kind == "menu" else block.wording
-        found[block.id] = " ".join(said.split())[:80] or block.kind
+        found[block.id] = block.said[:80] or block.kind
         found[block.id + EDGE] = f"Edge of {found[block.id]}"
     return found
 
@@ -80,7 +79,7 @@ def situations_view(reader: Reader, site: Site, page: Page, told: Told = silent)
             "name": s.name,
             "kind": s.kind,
             "screen": s.screen,
-            "scroll": s.scroll,
+            "scroll": s.moment.scroll,
             "share": round(shares[s.screen], 4),
             "trouble": quotient.get(s.id, 99.0) < 1,
         }

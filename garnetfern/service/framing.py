@@ -10,6 +10,7 @@ from ..core.picture.framing import Window, best_focal, reach, window_of
 from ..core.picture.tiles import Seam, Seams, noticeable
 from ..core.resolve.fonts import FontBook
 from ..core.resolve.lengths import Viewport
+from ..core.resolve.moment import Moment
 from ..core.resolve.page import resolve_page
 from ..core.resolve.records import Box, ImageSheet
 from .looks import Looks
@@ -48,7 +49,7 @@ def shown_on_screens(site: Site, page: Page, area_id: str, layer_id: str, fonts:
     """The layer on every screen where it is to be seen."""
     found = []
     for screen in site.screens:
-        record = resolve_page(site, page, Viewport(screen.width, screen.height), fonts)
+        record = resolve_page(site, page, Moment(Viewport(screen.width, screen.height)), fonts)
         area = record.area(area_id)
         sheet = next((s for s in area.sheets if s.id == layer_id), None) if area else None
         if area is None or not isinstance(sheet, ImageSheet) or area.box.height < 1:

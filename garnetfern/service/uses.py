@@ -1,9 +1,8 @@
 """Where a picture is used in a site, and putting another in its place everywhere."""
 
 from dataclasses import dataclass
-from typing import Any
 
-from ..core.document import Asset, Backdrop, Block, ImageLayer, Page, Site, each_backdrop, each_block
+from ..core.document import Asset, Backdrop, Block, Page, Site, each_backdrop, each_block
 from ..core.errors import GarnetfernError
 from ..core.picture.slots import widest_crop
 from .areas import area_name
@@ -31,7 +30,7 @@ def uses_of(site: Site, asset_id: str) -> list[Use]:
     for page in site.pages:
         for area in page.areas():
             for layer in area.backdrop.layers:
-                if isinstance(layer, ImageLayer) and layer.asset == asset_id:
+                if asset_id in layer.assets():
                     words = f"{page.title}: {area_name(page, area.id)}, layer {layer.name}"
                     found.append(Use(page.id, area.id, layer.id, words))
         for band in page.bands:
@@ -45,13 +44,8 @@ def uses_of(site: Site, asset_id: str) -> list[Use]:
 
 
 def _in_backdrop(backdrop: Backdrop, old: str, new: Asset) -> Backdrop:
-    def changed(layer: Any) -> Any:
-        if not isinstance(layer, ImageLayer) or layer.asset != old:
-            return layer
-        screens = {s: e.model_copy(update={"crop": None}) for s, e in layer.screens.items()}
-        return layer.model_copy(update={"asset": new.id, "name": new.title, "crop": None, "screens": screens})
-
-    return backdrop.model_copy(update={"layers": tuple(map(changed, backdrop.layers))})
+    layers = tuple(layer.with_asset(old, new.id, new.title) for layer in backdrop.layers)
+    return backdrop.model_copy(update={"layers": layers})
 
 
 def replaced_everywhere(site: Site, old: str, new_id: str) -> Site:

@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from ..core.document import ImageLayer, Page, Site
+from ..core.document import Page, Site
 
 
 def pictures_shown(page: Page) -> list[str]:
@@ -10,9 +10,11 @@ def pictures_shown(page: Page) -> list[str]:
     found: dict[str, None] = {}
     for area in page.areas():
         for layer in area.backdrop.layers:
-            if isinstance(layer, ImageLayer) and (layer.visible or any(e.visible for e in layer.screens.values())):
-                found[layer.asset] = None
-    found |= {b.asset: None for b in page.blocks() if b.asset and b.visible}
+            if layer.seen_somewhere():
+                found |= dict.fromkeys(layer.assets())
+    for block in page.blocks():
+        if block.visible:
+            found |= dict.fromkeys(block.assets())
     return list(found)
 
 

@@ -53,7 +53,7 @@ def _look(reader: Reader, trial: Trial, situation: Situation) -> str:
     if reading is None:
         return ""
     region = _spot(record, reading)
-    canvas = paint_backdrops(record, region, reader.pictures, situation.sheets)
+    canvas = paint_backdrops(record, region, reader.pictures)
     paint_words(canvas, record, region, reader.glyphs)
     return data_url(canvas, (2 * SPOT[0], 2 * SPOT[1]))
 
@@ -81,7 +81,7 @@ def remedy_view(plight: Plight, remedy: Remedy) -> Line:
 
 def block_named(page: Page, block_id: str) -> Block:
     """A block of words of a page. Raises NotFoundError."""
-    found = next((b for b in page.blocks() if b.id == block_id and b.kind not in ("picture", "space")), None)
+    found = next((b for b in page.blocks() if b.id == block_id and b.lettered), None)
     if found is None:
         raise NotFoundError(f"There are no words {block_id!r} on this page.")
     return found

@@ -219,11 +219,11 @@ def test_the_emitted_page_has_the_state_for_pointer_and_keyboard_without_script(
 
 def test_the_situations_hold_the_pointer_where_something_answers_to_it():
     quiet = one_banner(colour_layer("#000", 0.3)).site
-    assert not any(s.pointed for s in situations(quiet, quiet.pages[0]))
+    assert not any(s.moment.pointed for s in situations(quiet, quiet.pages[0]))
     plain = document(colour_layer("#ffffff", 0))
     plain["pages"][0]["bands"][0]["backdrop"]["over"] = {"layers": {"over": {"opacity": 0.9}}}
     site = read_site(plain)
-    found = [s for s in situations(site, site.pages[0]) if s.pointed]
+    found = [s for s in situations(site, site.pages[0]) if s.moment.pointed]
     assert [s.name for s in found] == ["Desktop, pointer over", "Tablet, pointer over", "Phone, pointer over"]
 
 

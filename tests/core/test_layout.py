@@ -9,6 +9,7 @@ from hypothesis import strategies as st
 
 from garnetfern.core.document import read_site
 from garnetfern.core.resolve.lengths import Viewport
+from garnetfern.core.resolve.moment import Moment
 from garnetfern.core.resolve.page import resolve_page
 from garnetfern.demo.words import words
 from garnetfern.fonts import shipped_fonts
@@ -20,7 +21,7 @@ VIEW = Viewport(1000, 800)
 
 def resolved(plain, viewport=VIEW):
     site = read_site(plain)
-    return resolve_page(site, site.pages[0], viewport, FONTS)
+    return resolve_page(site, site.pages[0], Moment(viewport), FONTS)
 
 
 def block(block_id, wording="Ferns", size="20px", **more):
@@ -67,7 +68,7 @@ def test_columns_share_the_width_and_stack_on_narrow_viewports():
 
 def test_bands_stand_one_under_the_other(demo):
     page = demo.site.pages[0]
-    record = resolve_page(demo.site, page, Viewport(1440, 900), FONTS)
+    record = resolve_page(demo.site, page, Moment(Viewport(1440, 900)), FONTS)
     for upper, lower in pairwise(record.bands):
         assert lower.box.y == upper.box.bottom
     assert record.height >= record.bands[-1].box.bottom
@@ -80,7 +81,7 @@ def test_no_words_take_no_height():
 
 def test_resolving_is_pure(demo):
     page = demo.site.pages[0]
-    assert resolve_page(demo.site, page, VIEW, FONTS) == resolve_page(demo.site, page, VIEW, FONTS)
+    assert resolve_page(demo.site, page, Moment(VIEW), FONTS) == resolve_page(demo.site, page, Moment(VIEW), FONTS)
 
 
 def scaled(plain, factor):

@@ -5,6 +5,7 @@ import pytest
 from garnetfern.core.document import page_on, read_site
 from garnetfern.core.resolve.layout import lay_out_page
 from garnetfern.core.resolve.lengths import Viewport
+from garnetfern.core.resolve.moment import Moment
 from garnetfern.core.resolve.page import resolve_page
 from garnetfern.demo.words import words
 from garnetfern.fonts import shipped_fonts
@@ -30,7 +31,7 @@ def site_of(*blocks, page=None, **band):
 
 
 def laid(site, viewport=DESKTOP):
-    return resolve_page(site, site.pages[0], viewport, FONTS)
+    return resolve_page(site, site.pages[0], Moment(viewport), FONTS)
 
 
 def test_a_menu_stands_in_one_row_where_there_is_room_and_wraps_where_not():

@@ -197,8 +197,8 @@ def test_changes_are_named_from_narrow_to_wide():
 def test_layout_does_not_depend_on_what_was_laid_out_before(demo):
     page = demo.site.pages[0]
     for s in situations(demo.site, page, None):
-        one = lay_out_page(demo.site, s.page(page), s.viewport, FONTS)[1]
-        assert lay_out_page(demo.site, s.page(page), s.viewport, FONTS)[1] == one
+        one = lay_out_page(demo.site, s.moment.page(page), s.moment.viewport, FONTS)[1]
+        assert lay_out_page(demo.site, s.moment.page(page), s.moment.viewport, FONTS)[1] == one
 
 
 @pytest.mark.parametrize("width", [333, 700, 1441])
@@ -210,8 +210,8 @@ def test_a_ratio_alone_is_that_of_the_reading(demo, width):
             met = situation.at(Viewport(width, 900))
             record = reader.resolve(demo.site, page, met)
             for block in (b for b in record.blocks() if b.words and b.lines):
-                read = reader.read(record, block, "", demo.site.requirement, met.sheets)
-                assert reader.ratio(record, block, met.sheets) == pytest.approx(read.ratio, abs=2e-3)
+                read = reader.read(record, block, met, demo.site.requirement)
+                assert reader.ratio(record, block) == pytest.approx(read.ratio, abs=2e-3)
                 seen.add(flat_ratio(record, block, [(a, a.sheets) for a in record.areas], reader.pictures) is None)
     assert True in seen
 
@@ -236,5 +236,5 @@ def test_only_plain_grounds_are_taken_as_plain(change, flat):
     there = [(a, a.sheets) for a in record.areas if a.touches(block.box)]
     found = flat_ratio(record, block, there, reader.pictures)
     assert (found is not None) is flat
-    read = reader.read(record, block, "", file.site.requirement, situation.sheets)
-    assert reader.ratio(record, block, situation.sheets) == pytest.approx(read.ratio, abs=2e-3)
+    read = reader.read(record, block, situation, file.site.requirement)
+    assert reader.ratio(record, block) == pytest.approx(read.ratio, abs=2e-3)

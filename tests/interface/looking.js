@@ -75,7 +75,7 @@
         top.contains(e) ||
         top.closest("label")?.contains(e));
     const overlay = top?.closest(
-      "[data-bits-floating-content-wrapper], .bar, [role=alert]",
+      "[data-bits-floating-content-wrapper], .bar, .under-way, [role=alert]",
     );
     if (!own && !overlay && !top?.closest(PRESSABLE)?.contains(e))
       found.push(`covered: ${name(e)} by ${name(top ?? document.body)}`);

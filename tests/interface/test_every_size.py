@@ -13,6 +13,7 @@ from .test_access import AXE, FLAT, RUN
 
 WINDOWS = {"wide": (1280, 800), "medium": (1024, 768), "narrow": (720, 900), "hand": (390, 844), "zoomed": (640, 400)}
 """`zoomed` is a window of 1280 x 800 at 200 % (WCAG 2.2, 1.4.4 and 1.4.10)."""
+FINE = {*range(200, 400), 409}
 JUMP = 0.1
 """The layout shift that is called good (Web Vitals' own measure)."""
 
@@ -29,8 +30,9 @@ def window(request, running: Running, browser: Browser) -> Iterator[Page]:
     page = context.new_page()
     troubles: list[str] = []
     page.on("pageerror", lambda error: troubles.append(str(error)))
-    page.on("console", lambda m: troubles.append(m.text) if m.type == "error" else None)
-    page.on("response", lambda r: troubles.append(f"{r.status} {r.url}") if r.status >= 400 else None)
+    # a preview that is overtaken by a step is answered with 409, and asked for anew
+    page.on("console", lambda m: troubles.append(m.text) if m.type == "error" and "409" not in m.text else None)
+    page.on("response", lambda r: troubles.append(f"{r.status} {r.url}") if r.status not in FINE else None)
     page.add_init_script(f"({SHIFTS})()")
     page.goto(running.address)
     page.get_by_role("heading", name="Garnetfern").wait_for()
@@ -138,6 +140,8 @@ def _do_the_job(page: Page) -> None:
     strength.press("Enter")
     press(page.get_by_role("button", name="Undo"))
     expect(strength).to_have_value("20 %")
+    press(page.get_by_role("button", name="Undo"))
+    expect(page.frame_locator("iframe").first.locator("h1")).to_have_text("A hundred ferns under old glass")
     press(page.get_by_role("button", name="Ways out"))
     expect(page.get_by_role("button", name="Stop")).to_have_count(0)
     press(page.get_by_role("article").first.get_by_role("button", name="Do this"))

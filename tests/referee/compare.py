@@ -73,10 +73,10 @@ def compare(browser: Browser, sample: Sample, with_readings: bool = True) -> lis
     opened = Opened(browser, bundle_files(sample.site, reader.fonts, pictures.file, font_bytes))
     outcomes = []
     for situation in situations(sample.site, page):
-        if situation.missing:
+        if situation.moment.missing:
             continue
         record = reader.resolve(sample.site, page, situation)
-        opened.at(int(situation.viewport.width), int(situation.viewport.height))
+        opened.at(int(situation.moment.viewport.width), int(situation.moment.viewport.height))
         outcome = Outcome(f"{sample.site.name}, {situation.name}")
         _boxes(record, opened, outcome)
         letters = opened.letters()
@@ -87,7 +87,7 @@ def compare(browser: Browser, sample: Sample, with_readings: bool = True) -> lis
         _pixels(record, opened, reader, outcome)
         if with_readings:
             for block in (b for b in record.blocks() if b.words):
-                found = reader.read(record, block, situation.id, sample.site.requirement, situation.sheets)
+                found = reader.read(record, block, situation, sample.site.requirement)
                 hollow = block.stroke is not None and block.stroke.hollow
                 if found.ratio is not None and not hollow:
                     _reading(block, found.ratio, found.required, opened, outcome)

@@ -106,20 +106,20 @@ def _cut_through(opened: Opened, block: str, top: float, height: float) -> bool:
 
 def open_met(browser: Browser, reader: Reader, site: Site, page: Page, situation: Situation) -> Opened:
     """The page in the browser, in a situation."""
-    met = situation.page(page)
+    met = situation.moment.page(page)
     shown = site.model_copy(update={"pages": tuple(met if p.id == page.id else p for p in site.pages)})
     files = bundle_files(shown, reader.fonts, reader.pictures._source.file, font_bytes)  # type: ignore[attr-defined]
-    if situation.missing:
+    if situation.moment.missing:
         files = {name: data for name, data in files.items() if not name.startswith("pictures/")}
     moves = any(getattr(x, "attachment", "scroll") != "scroll" for a in page.areas() for x in a.backdrop.layers)
-    opened = (InSight if moves and not situation.missing else Opened)(browser, files)
-    if situation.still:
+    opened = (InSight if moves and not situation.moment.missing else Opened)(browser, files)
+    if situation.moment.less_motion:
         opened.page.emulate_media(reduced_motion="reduce")
-    opened.at(int(situation.viewport.width), int(situation.viewport.height))
+    opened.at(int(situation.moment.viewport.width), int(situation.moment.viewport.height))
     if isinstance(opened, InSight):
         opened.tall = int(opened.page.evaluate("document.documentElement.scrollHeight"))
-        way = max(0, opened.tall - situation.viewport.height)
-        opened.page.evaluate(f"scrollTo(0, {situation.scroll * way})")
+        way = max(0, opened.tall - situation.moment.viewport.height)
+        opened.page.evaluate(f"scrollTo(0, {situation.moment.scroll * way})")
         opened.page.wait_for_timeout(60)
     return opened
 
@@ -137,14 +137,14 @@ def met(
         if isinstance(opened, InSight):
             # the browser scrolls by whole px; the core is asked at the very place
             top = float(opened.page.evaluate("scrollY"))
-            way = max(1.0, record.height - situation.viewport.height)
-            record = reader.resolve(site, page, replace(situation, scroll=top / way))
-            sight = (top, situation.viewport.height)
+            way = max(1.0, record.height - situation.moment.viewport.height)
+            record = reader.resolve(site, page, replace(situation, moment=replace(situation.moment, scroll=top / way)))
+            sight = (top, situation.moment.viewport.height)
         for block in [b for b in record.blocks() if b.words and b.lines][:blocks]:
             hollow = block.stroke is not None and block.stroke.hollow
             if hollow or (sight and _cut_through(opened, block.id, *sight)):
                 continue
-            core = reader.read(record, block, situation.id, site.requirement, situation.sheets, situation.enlarged)
+            core = reader.read(record, block, situation, site.requirement)
             seen = seen_ratio(opened, block, sight)
             if core.ratio is not None and seen is not None:
                 name = f"{site.name}, {situation.name}, {block.id}"

@@ -2,7 +2,7 @@
 
 import io
 import itertools
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 from typing import Any
 
@@ -15,6 +15,7 @@ from garnetfern.core.css import bundle_files
 from garnetfern.core.draw.paint import paint_backdrops, whole
 from garnetfern.core.reading import Reader
 from garnetfern.core.resolve.lengths import Viewport
+from garnetfern.core.resolve.moment import Moment
 from garnetfern.core.resolve.page import resolve_page
 from garnetfern.demo.pictures import draw_picture
 from garnetfern.fonts import font_bytes, shipped_fonts
@@ -130,7 +131,11 @@ def bands_beside(
     scroll = scrolled or 0
     opened = Opened(browser, bundle_files(file.site, reader.fonts, pictures.file, font_bytes), density)
     opened.at(*viewport)
-    record = resolve_page(file.site, file.site.pages[0], Viewport(*viewport), reader.fonts, scroll)
+    rest = Moment(Viewport(*viewport))
+    record = resolve_page(file.site, file.site.pages[0], rest, reader.fonts)
+    if scroll:
+        there = replace(rest, scroll=scroll / (record.height - viewport[1]))
+        record = resolve_page(file.site, file.site.pages[0], there, reader.fonts)
     if scrolled is not None:
         opened.page.evaluate(f"window.scrollTo(0, {scroll})")
         seen = settled(opened)

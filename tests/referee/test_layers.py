@@ -10,6 +10,7 @@ from garnetfern.core.document import BlendMode, pointed_at
 from garnetfern.core.draw.paint import paint_backdrops
 from garnetfern.core.reading import Reader
 from garnetfern.core.resolve.lengths import Viewport
+from garnetfern.core.resolve.moment import Moment
 from garnetfern.core.resolve.page import resolve_page
 from garnetfern.fonts import font_bytes, shipped_fonts
 from garnetfern.service.memory import MemoryPictures
@@ -85,7 +86,7 @@ def test_pointing_at_an_area_shows_the_state_that_was_computed(browser):
         opened.page.mouse.move(200, 100 if pointed else 390)
         opened.page.wait_for_timeout(100)
         shown = pointed_at(page) if pointed else page
-        record = resolve_page(file.site, shown, Viewport(500, 400), reader.fonts)
+        record = resolve_page(file.site, shown, Moment(Viewport(500, 400)), reader.fonts)
         drawn = paint_backdrops(record, (0, 0, 500, 213), reader.pictures)
         seen[pointed] = opened.styled(HIDDEN)[:213]
         assert np.abs(drawn.astype(np.float32) - seen[pointed]).max() <= 2

@@ -16,7 +16,7 @@ def reading(reader):
     situation = situations(file.site, page)[0]
     record = reader.resolve(file.site, page, situation)
     block = next(record.blocks())
-    return reader.read(record, block, situation.id, file.site.requirement, situation.sheets)
+    return reader.read(record, block, situation, file.site.requirement)
 
 
 def test_a_polite_reader_reads_what_any_reader_reads():

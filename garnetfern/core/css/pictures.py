@@ -109,7 +109,7 @@ class Emission:
                 yield self.site.asset(layer.asset), served.once
                 yield self.site.asset(layer.asset), served.twice
         for block in self.page.blocks():
-            if block.kind == "picture":
+            if block.assets():
                 for served in self.served_block(block):
                     yield self.site.asset(block.asset or ""), served.once
                     yield self.site.asset(block.asset or ""), served.twice

@@ -129,7 +129,7 @@ class Block(Model):
             raise ValueError("Only a menu has entries.")
         if (self.kind == "picture") != (self.asset is not None):
             raise ValueError("A picture names its asset, and nothing else does.")
-        if self.plate and self.kind in ("picture", "space"):
+        if self.plate and not self.lettered:
             raise ValueError("Only words have a plate.")
         return self
 
@@ -137,6 +137,26 @@ class Block(Model):
     def backdrop(self) -> Backdrop:
         """What lies behind its words alone."""
         return self.plate.backdrop if self.plate else Backdrop()
+
+    @property
+    def lettered(self) -> bool:
+        """Whether it is made of words that are to be read."""
+        return self.kind not in ("picture", "space")
+
+    @property
+    def said(self) -> str:
+        """Its words in one line, whatever they are made of."""
+        parts = ", ".join(item.wording for item in self.items) if self.items else self.wording
+        return " ".join(parts.split())
+
+    @property
+    def edged(self) -> bool:
+        """Whether its edge is part of the interface and has to be made out (WCAG 2.2, 1.4.11)."""
+        return self.kind == "button" and self.plate is not None
+
+    def assets(self) -> tuple[str, ...]:
+        """The ids of the pictures it shows itself; what lies behind its words has its own."""
+        return (self.asset,) if self.asset is not None else ()
 
     def on(self, screen: str | None) -> "Block":
         """The block as it is on a screen."""

@@ -1,6 +1,6 @@
 """Parts of the interface: the edge of a button against what lies around it (WCAG 2.2, 1.4.11: 3 to 1)."""
 
-from collections.abc import Callable, Iterator
+from collections.abc import Iterator
 
 import numpy as np
 
@@ -9,7 +9,7 @@ from ..colour.spaces import Bytes, level_luminance
 from ..document import Page
 from ..draw.paint import blank, paint_area
 from ..draw.sample import Region, Sampler
-from ..resolve.records import AreaRecord, PageRecord, Sheet
+from ..resolve.records import AreaRecord, PageRecord
 from .letters import Reading, percentile_reached
 
 REQUIRED = 3.0
@@ -28,9 +28,7 @@ def _side(pixels: Bytes, inset: int, corner: int) -> Bytes:
     return np.concatenate([*rows, *columns])[None]
 
 
-def _edge(
-    record: PageRecord, area: AreaRecord, keep: Callable[[AreaRecord], tuple[Sheet, ...]], pictures: Sampler
-) -> float | None:
+def _edge(record: PageRecord, area: AreaRecord, pictures: Sampler) -> float | None:
     box = area.box.snapped()
     region: Region = (
         int(box.x) - AROUND,
@@ -38,13 +36,13 @@ def _edge(
         int(box.width) + 2 * AROUND,
         int(box.height) + 2 * AROUND,
     )
-    if area.plate is None or box.width < 4 or box.height < 4 or not (keep(area) or area.plate.line):
+    if area.plate is None or box.width < 4 or box.height < 4 or not (area.sheets or area.plate.line):
         return None
     canvas = blank(record, region)
     for lower in record.areas[: record.areas.index(area)]:
-        paint_area(canvas, lower, keep(lower), region, pictures)
+        paint_area(canvas, lower, lower.sheets, region, pictures)
     around = canvas.copy()
-    paint_area(canvas, area, keep(area), region, pictures)
+    paint_area(canvas, area, area.sheets, region, pictures)
     corner = AROUND + 1 + int(min(area.plate.radius, box.width / 2 - 2, box.height / 2 - 2))
     outside = level_luminance(_side(around, 0, corner))
     inside = level_luminance(_side(canvas, AROUND, corner))
@@ -55,12 +53,11 @@ def edge_readings(
     record: PageRecord,
     page: Page,
     situation: str,
-    keep: Callable[[AreaRecord], tuple[Sheet, ...]],
     pictures: Sampler,
 ) -> Iterator[Reading]:
     """The edge of each button that has a plate: what 90 % of it reaches. Its id is the button's with `/edge`."""
-    buttons = {b.id for b in page.blocks() if b.kind == "button" and b.plate is not None}
+    buttons = {b.id for b in page.blocks() if b.edged}
     for area in record.areas:
-        ratio = _edge(record, area, keep, pictures) if area.id in buttons else None
+        ratio = _edge(record, area, pictures) if area.id in buttons else None
         if ratio is not None:
             yield Reading(area.id + EDGE, situation, ratio, REQUIRED, 1.0, 0.0, None, ())

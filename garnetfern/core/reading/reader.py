@@ -12,9 +12,11 @@ from ..draw.paint import blank, paint_area
 from ..draw.sample import PictureSource, Region, Sampler
 from ..draw.words import paint_around
 from ..resolve.fonts import FontBook
-from ..resolve.layout import lay_out_page
+from ..resolve.lengths import Viewport
+from ..resolve.met import Met
+from ..resolve.moment import Moment
 from ..resolve.page import resolve_page
-from ..resolve.records import AreaRecord, BlockRecord, Box, ImageSheet, PageRecord, Sheet
+from ..resolve.records import AreaRecord, BlockRecord, Box, PageRecord, Sheet
 from .flat import flat_ratio
 from .letters import PlacedLetter, Reading, grown, judge, ring_radius, worst_ratio
 from .parts import edge_readings
@@ -29,12 +31,24 @@ def _in_sight(letter: PlacedLetter, sight: Box) -> bool:
     return bool(sight.x <= middle[0] <= sight.right and sight.y <= middle[1] <= sight.bottom)
 
 
+Keep = Callable[[AreaRecord], tuple[Sheet, ...]]
+"""Which sheets of an area are looked at."""
+
 There = tuple[tuple[AreaRecord, tuple[Sheet, ...]], ...]
 """Areas and those of their sheets that are there, in the order of painting."""
 
 
-def _around(page: PageRecord, box: Box, keep: Callable[[AreaRecord], tuple[Sheet, ...]]) -> There:
+def _around(page: PageRecord, box: Box, keep: Keep) -> There:
     return tuple((a, keep(a)) for a in page.areas if (a.sheets or a.plate) and a.touches(box))
+
+
+UNNAMED = Situation("", "", "", Moment(Viewport(0, 0)))
+"""For readings of which only the ratio is wanted."""
+
+
+def all_sheets(area: AreaRecord) -> tuple[Sheet, ...]:
+    """All that are there."""
+    return area.sheets
 
 
 class Reader:
@@ -74,31 +88,30 @@ class Reader:
         self,
         page: PageRecord,
         block: BlockRecord,
-        situation: str,
+        situation: Situation,
         level: Requirement,
-        keep: Callable[[AreaRecord], tuple[Sheet, ...]],
-        enlarged: float = 1.0,
+        keep: Keep = all_sheets,
     ) -> Reading:
-        """The reading of one block on a resolved page; `keep` says which sheets of an area are there.
+        """The reading of one block on a page that was resolved for a situation; `keep`: with which sheets of an area.
 
-        Over pictures that move otherwise than the page only the letters on the screen are read: nobody
-        meets the others.
-        `enlarged`: the letters are that many times as large as they are set; what is required goes by how they are set.
+        Over pictures that move otherwise than the page only the letters on the screen are read: nobody meets the
+        others. Where letters are enlarged, what is required goes by how they are set.
         """
+        name, enlarged = situation.id, situation.moment.enlarged
         placed, region = self._placed(block)
         there = _around(page, Box(*region), keep)
-        moves = any(a.moves and any(isinstance(s, ImageSheet) for s in sheets) for a, sheets in there)
+        moves = any(a.moves and any(s.LOADED for s in sheets) for a, sheets in there)
         sight = page.sight if moves else None
         if sight is not None:
             placed = [p for p in placed if _in_sight(p, sight)]
         if not placed:
-            return judge(block, placed, blank(page, (0, 0, 1, 1)), region, situation, level, enlarged)
-        key = (block, there, page.base, sight, situation, level, enlarged)
+            return judge(block, placed, blank(page, (0, 0, 1, 1)), region, name, level, enlarged)
+        key = (block, there, page.base, sight, name, level, enlarged)
         letters = placed
 
         def judged() -> Reading:
             canvas = self._ground(page, block, there, region)
-            return judge(block, letters, canvas, region, situation, level, enlarged)
+            return judge(block, letters, canvas, region, name, level, enlarged)
 
         return self.cache.get("reading", key, judged)
 
@@ -109,16 +122,14 @@ class Reader:
         paint_around(canvas, block, region, self.glyphs)
         return canvas
 
-    def ratio(
-        self, page: PageRecord, block: BlockRecord, keep: Callable[[AreaRecord], tuple[Sheet, ...]]
-    ) -> float | None:
+    def ratio(self, page: PageRecord, block: BlockRecord, keep: Keep = all_sheets) -> float | None:
         """The ratio of a block's worst letter alone: all that a run over many widths needs. As `read` gives it."""
         near = _around(page, block.box.grown(block.size), keep)
         flat = flat_ratio(page, block, near, self.pictures)
         if flat is not None:
             return flat
         if any(a.moves for a, _ in near):
-            return self.read(page, block, "", Requirement.AA, keep).ratio
+            return self.read(page, block, UNNAMED, Requirement.AA, keep).ratio
         placed, region = self._placed(block)
         if not placed:
             return None
@@ -129,14 +140,13 @@ class Reader:
 
         return self.cache.get("ratio", (block, there, page.base), worst)
 
+    def met(self, site: Site, page: Page) -> Met:
+        """The page as it is met at many moments."""
+        return Met(site, page, self.fonts)
+
     def resolve(self, site: Site, page: Page, situation: Situation) -> PageRecord:
-        """The page as it is laid out in a situation."""
-        met, view = situation.page(page), situation.viewport
-        scroll = 0.0
-        if situation.scroll:
-            _, laid = lay_out_page(site, met, view, self.fonts)
-            scroll = situation.scroll * max(0.0, laid.height - view.height)
-        return resolve_page(site, met, view, self.fonts, scroll, situation.still, page)
+        """The page as it is laid out in one situation."""
+        return resolve_page(site, page, situation.moment, self.fonts)
 
     def read_page(
         self, site: Site, page: Page, kinds: Collection[str] | None = AT_HAND
@@ -148,24 +158,18 @@ class Reader:
         self, site: Site, page: Page, wanted: Iterable[Situation]
     ) -> Iterator[tuple[Situation, list[Reading]]]:
         """The edges of the page's buttons in these situations."""
-        if not any(b.kind == "button" and b.plate for b in page.blocks()):
+        if not any(b.edged for b in page.blocks()):
             return
+        met = self.met(site, page)
         for situation in wanted:
-            record = self.resolve(site, page, situation)
-            yield situation, list(edge_readings(record, page, situation.id, situation.sheets, self.pictures))
+            yield situation, list(edge_readings(met.at(situation.moment), page, situation.id, self.pictures))
 
     def reading_of(
         self, site: Site, page: Page, wanted: Iterable[Situation]
     ) -> Iterator[tuple[Situation, list[Reading]]]:
-        """Every block of a page in these situations, one after the other."""
-        records: dict[str, PageRecord] = {}
+        """Every block of words of a page in these situations, one after the other."""
+        met = self.met(site, page)
         for situation in wanted:
-            if situation.key not in records:
-                records[situation.key] = self.resolve(site, page, situation)
-            record = records[situation.key]
-            readings = [
-                self.read(record, b, situation.id, site.requirement, situation.sheets, situation.enlarged)
-                for b in record.blocks()
-                if b.words
-            ]
-            yield situation, readings
+            record = met.at(situation.moment)
+            words = (b for b in record.blocks() if b.words)
+            yield situation, [self.read(record, b, situation, site.requirement) for b in words]

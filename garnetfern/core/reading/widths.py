@@ -14,6 +14,7 @@ from ..colour.contrast import required_ratio
 from ..document import Page, Site, screen_for
 from ..resolve.layout import STACK_BELOW
 from ..resolve.lengths import Viewport
+from ..resolve.moment import Moment
 from ..resolve.records import PageRecord
 from ..resolve.serving import serving_ranges
 from .reader import Reader
@@ -77,12 +78,12 @@ class WidthRun:
         """The readings at one width."""
         if width not in self.points:
             screen = screen_for(self.site.screens, width)
-            situation = Situation(f"{width}", f"{width} px", screen.id, Viewport(width, screen.height))
+            situation = Situation(f"{width}", f"{width} px", screen.id, Moment(Viewport(width, screen.height)))
             record = self.reader.resolve(self.site, self.page, situation)
             found = []
             for block in record.blocks():
                 if block.words and block.lines and not block.doubts:
-                    ratio = self.reader.ratio(record, block, situation.sheets)
+                    ratio = self.reader.ratio(record, block)
                     if ratio is not None:
                         found.append((block.id, ratio, required_ratio(block.size, block.weight, self.site.requirement)))
             self.points[width] = Point(width, tuple(found), _breaks(record))

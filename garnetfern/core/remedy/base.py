@@ -20,7 +20,7 @@ def mended_base(plight: Plight, page: Page, fill: str) -> tuple[Page, str] | Non
     (or the present base), as much darker or lighter as it must be. None where nothing needs it, or no base helps.
     """
     pictured = bool(plight.pictures)
-    among = [s for s in plight.order if s.missing] if pictured else list(plight.order)
+    among = [s for s in plight.order if s.moment.missing] if pictured else list(plight.order)
     present = plight.trial(page)
     if plight.ground is None or all(present.meets(s) for s in among):
         return None

@@ -39,16 +39,19 @@ class _Trial:
     def __init__(self, reader: Reader, site: Site, page: Page, area: Area, layer: LayerBase) -> None:
         self.reader, self.site, self.layer = reader, site, layer
         self.cases: list[tuple[Situation, PageRecord, BlockRecord]] = []
-        records: dict[str, PageRecord] = {}
+        self.whole: list[PageRecord] = []
+        """What the page is like with its pictures there, once each."""
+        met = reader.met(site, page)
         self.area = area.id
         change = area.backdrop.over.layers.get(layer.id) if area.backdrop.over else None
         self.own_when_pointed = change is not None and change.opacity is not None
         for situation in situations(site, page):
-            record = records.setdefault(situation.key, reader.resolve(site, page, situation))
+            record = met.at(situation.moment)
+            if not situation.moment.missing and all(record is not known for known in self.whole):
+                self.whole.append(record)
             found = record.area(area.id)
             inside = frozenset(found.blocks if found else ())
             self.cases += [(situation, record, b) for b in record.blocks() if b.lines and b.id in inside]
-        self.records = records
 
     @property
     def light(self) -> bool:
@@ -67,10 +70,10 @@ class _Trial:
         situation, record, block = case
 
         def keep(area: AreaRecord) -> tuple[Sheet, ...]:
-            sheets = situation.sheets(area)
-            return self.with_opacity(sheets, opacity, situation.pointed > 0) if area.id == self.area else sheets
+            pointed = situation.moment.pointed > 0
+            return self.with_opacity(area.sheets, opacity, pointed) if area.id == self.area else area.sheets
 
-        return self.reader.read(record, block, situation.id, self.site.requirement, keep, situation.enlarged)
+        return self.reader.read(record, block, situation, self.site.requirement, keep)
 
     def worst(self, opacity: float) -> Reading | None:
         """The reading furthest below its requirement, by their quotient."""
@@ -145,7 +148,7 @@ def least_opacity(reader: Reader, site: Site, page: Page, area: Area, layer: Lay
 def _kept(trial: _Trial, opacity: float) -> float:
     """The mean over the screens of what the area's picture keeps."""
     shares = []
-    for record in trial.records.values():
+    for record in trial.whole:
         area = record.area(trial.area)
         if area is None or not area.box.height:
             continue

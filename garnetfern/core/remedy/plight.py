@@ -22,19 +22,14 @@ class Trial:
 
     def __init__(self, plight: "Plight", page: Page) -> None:
         self.plight, self.page = plight, page
-        self._records: dict[str, PageRecord] = {}
+        self._met = plight.reader.met(plight.site, page)
 
     def record(self, situation: Situation) -> PageRecord:
         """The page as it is laid out in a situation."""
-        if situation.key not in self._records:
-            self._records[situation.key] = self.plight.reader.resolve(self.plight.site, self.page, situation)
-        return self._records[situation.key]
+        return self._met.at(situation.moment)
 
     def _read(self, situation: Situation, words: BlockRecord) -> Reading:
-        plight = self.plight
-        return plight.reader.read(
-            self.record(situation), words, situation.id, plight.site.requirement, situation.sheets, situation.enlarged
-        )
+        return self.plight.reader.read(self.record(situation), words, situation, self.plight.site.requirement)
 
     def reading(self, situation: Situation) -> Reading | None:
         """The reading of the words; None where they are not to be seen."""

@@ -91,7 +91,7 @@ class _Setter:
         """A block without letters: a picture or space."""
         scale = Scale(self.viewport)
         width, left = self._width(block, room, x, scale.em, self.band.content.align)
-        if block.kind == "picture":
+        if block.assets():
             natural = picture_size(self.site, block)
             box = Box(left, y, width, layout_unit(width * natural[1] / natural[0]))
             self.pictures.append((block.id, box))
@@ -110,7 +110,7 @@ class _Setter:
         for n, block in enumerate(b for b in column.blocks if b.visible and not b.heard):
             if n:
                 top += gap
-            make = self._space if block.kind in ("picture", "space") else self._words
+            make = self._words if block.lettered else self._space
             size = Scale(self.viewport).px(block.lettering.size)
             outer = plate_spaces(block, self.viewport, size, free)[3]
             record = make(block, free, x + inline, top + outer)
@@ -220,7 +220,7 @@ _lock = threading.Lock()
 
 def _bands(site: Site, shown: Page, viewport: Viewport, fonts: FontBook) -> tuple[BandRecord, ...]:
     """The bands of a page that is free of exceptions, one under the other; kept by all that moves their boxes."""
-    pictures = tuple(picture_size(site, b) for b in shown.blocks() if b.kind == "picture")
+    pictures = tuple(picture_size(site, b) for b in shown.blocks() if b.assets())
     key = (shown.model_dump_json(exclude=_UNPAINTED), site.language, pictures, viewport, id(fonts))
     with _lock:
         if key in _laid:

@@ -9,6 +9,7 @@ from .image import Room, choose_rendition, shown_width
 from .layers import LayerPlace, resolve_layer
 from .layout import lay_out_page, picture_size
 from .lengths import Scale, Viewport
+from .moment import Moment
 from .plate import resolve_plate
 from .records import AreaRecord, BandRecord, Box, ColourSheet, ImageSheet, PageRecord, Rendition, Sheet
 from .serving import ServingRange, serving_range
@@ -139,7 +140,7 @@ def picture_crop(site: Site, block: Block) -> Crop | None:
 
 def _picture_areas(page: Page, record: PageRecord, windows: Windows, span: ServingRange) -> list[AreaRecord]:
     site = windows.site
-    blocks = {b.id: b for b in page.blocks() if b.kind == "picture"}
+    blocks = {b.id: b for b in page.blocks() if b.assets()}
     found = []
     for name, box in (place for band in record.bands for place in band.pictures):
         block = blocks[name]
@@ -170,32 +171,25 @@ def _sheets(
 
 
 def _moves(backdrop: Backdrop) -> bool:
-    layers = (layer for layer in backdrop.layers if layer.visible)
-    return any(isinstance(layer, ImageLayer) and layer.attachment != "scroll" for layer in layers)
+    return any("scroll" in layer.depends_on() for layer in backdrop.layers if layer.visible)
 
 
-def resolve_page(
-    site: Site,
-    page: Page,
-    viewport: Viewport,
-    fonts: FontBook,
-    scroll: float = 0.0,
-    still: bool = False,
-    served: Page | None = None,
-) -> PageRecord:
-    """The whole page at one viewport. Pure: the same arguments give the same record.
+def resolve_page(site: Site, page: Page, moment: Moment, fonts: FontBook, windows: Windows | None = None) -> PageRecord:
+    """The whole page at a moment. Pure: the same arguments give the same record.
 
-    It is scrolled by `scroll` px. With `still` slower pictures do not move. `served` is the page that picture files
-    are made for, where it is another one than this, which a visitor meets.
+    `windows`: what is known of the page's pictures in each serving range; files are made for the page as it is kept.
     """
-    shown, record = lay_out_page(site, page, viewport, fonts)
-    windows = Windows(site, served or page, fonts)
+    viewport = moment.viewport
+    shown, record = lay_out_page(site, moment.page(page), viewport, fonts)
+    windows = windows or Windows(site, page, fonts)
     span = serving_range(site.screens, viewport.width)
-    moved = scroll if record.height > viewport.height and not still else None
+    scroll = moment.scroll * max(0.0, record.height - viewport.height)
+    moved = scroll if record.height > viewport.height and not moment.less_motion else None
     areas = [
         replace(area, sheets=_sheets(area, backdrop, windows, span, viewport, moved), moves=_moves(backdrop))
         for area, backdrop in bare_areas(shown, record, viewport)
     ]
     pictures = _picture_areas(shown, record, windows, span)
     sight = Box(0, scroll, viewport.width, viewport.height)
-    return replace(record, areas=(*areas, *pictures), sight=sight)
+    whole = replace(record, areas=(*areas, *pictures), sight=sight)
+    return whole.without_pictures() if moment.missing else whole

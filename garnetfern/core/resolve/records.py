@@ -2,8 +2,8 @@
 
 import math
 from collections.abc import Iterator
-from dataclasses import dataclass, field
-from typing import Literal
+from dataclasses import dataclass, field, replace
+from typing import ClassVar, Literal
 
 from ..colour.notation import Rgba
 from ..document.layers import BlendMode
@@ -68,6 +68,9 @@ class Rendition:
 class Sheet:
     """What a layer became: something that is painted into `box`, at an opacity, mixed in by a blend mode."""
 
+    LOADED: ClassVar[bool] = False
+    """Whether it is a picture, which is there only once it has come."""
+
     id: str
     box: Box
     opacity: float = field(default=1.0, kw_only=True)
@@ -85,6 +88,8 @@ class ColourSheet(Sheet):
 class ImageSheet(Sheet):
     """A picture: `tile` is where the whole rendition lies, `box` the part of the page it may paint; `period` is how far
     apart tiles repeat across and down, px (None: one tile on that axis)."""
+
+    LOADED = True
 
     tile: Box
     rendition: Rendition
@@ -283,6 +288,11 @@ class PageRecord:
     bands: tuple[BandRecord, ...] = ()
     areas: tuple[AreaRecord, ...] = ()
     sight: Box = Box(0, 0, math.inf, math.inf)
+
+    def without_pictures(self) -> "PageRecord":
+        """The same while no picture has come."""
+        left = (replace(a, sheets=tuple(s for s in a.sheets if not s.LOADED)) for a in self.areas)
+        return replace(self, areas=tuple(left))
 
     def band(self, band_id: str) -> BandRecord | None:
         """The band of this id, or None."""

@@ -13,6 +13,7 @@ from .common import (
     by_light,
     copied_backdrop,
     copied_column,
+    fonts_of,
     page_of,
     with_band,
     with_page,
@@ -70,8 +71,7 @@ class SetColumns(Asked):
 
 def _new_column(site: Site, page: Page, ids: Ids, n: int, sample: bool) -> Column:
     dark = by_light(site)[0]
-    font = next((b.lettering.font for b in page.blocks() if b.kind == "text"), "Hanken Grotesk")
-    heads = next((b.lettering.font for b in page.blocks() if b.kind == "heading"), font)
+    font, heads = fonts_of(page)
     blocks: tuple[Block, ...] = ()
     if sample:
         heading = Lettering(font=heads, size="28px", line=1.2, colour=dark)

@@ -13,6 +13,7 @@ from .common import (
     by_light,
     column_of,
     copied_block,
+    fonts_of,
     page_of,
     with_column,
     with_page,
@@ -80,8 +81,7 @@ def _button_colour(site: Site) -> str:
 
 def _made(site: Site, page: Page, column: Column, asked: AddBlock) -> Block:
     kind = asked.block
-    font = next((b.lettering.font for b in page.blocks() if b.kind == "text"), "Hanken Grotesk")
-    heads = next((b.lettering.font for b in page.blocks() if b.kind == "heading"), font)
+    font, heads = fonts_of(page)
     colour = _colour(site, page, column)
     parts: dict[str, Any] = {"id": Ids(page).free(kind), "kind": kind}
     if kind == "heading":

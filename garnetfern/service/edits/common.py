@@ -110,3 +110,12 @@ def by_light(site: Site) -> list[str]:
     colours = [c for c in site.palette if parse_colour(c).alpha >= 1] or ["#1c1c1c", "#ffffff"]
     light: Callable[[str], float] = lambda c: float(luminance_of(c))  # noqa: E731
     return sorted(colours, key=light)
+
+
+def fonts_of(page: Page) -> tuple[str, str]:
+    """The fonts that new texts and new headings of a page take: those of what is there already."""
+    firsts: dict[str, str] = {}
+    for block in page.blocks():
+        firsts.setdefault(block.kind, block.lettering.font)
+    text = firsts.get("text", "Hanken Grotesk")
+    return text, firsts.get("heading", text)

@@ -63,35 +63,41 @@
 </script>
 
 {#if entries.length > 0}
-  <ul class="under-way" aria-label="Under way">
-    {#each entries as entry (entry.id)}
-      <li>
-        <button
-          type="button"
-          class="quiet"
-          title="Go to where it is shown"
-          onclick={() => place.go(entry.views[0] ?? 'bench')}>{entry.name}</button
-        >
-        <progress class="progress progress-primary w-20" aria-label={entry.name} max="1" value={entry.share}
-        ></progress>
-        <button type="button" class="quiet act" aria-label="Stop: {entry.name}" onclick={entry.stop}
-          >Stop</button
-        >
-      </li>
-    {/each}
-  </ul>
+  <section class="under-way" aria-label="Under way">
+    <ul>
+      {#each entries as entry (entry.id)}
+        <li>
+          <button
+            type="button"
+            class="quiet"
+            title="Go to where it is shown"
+            onclick={() => place.go(entry.views[0] ?? 'bench')}>{entry.name}</button
+          >
+          <progress class="progress progress-primary w-20" aria-label={entry.name} max="1" value={entry.share}
+          ></progress>
+          <button type="button" class="quiet act" aria-label="Stop: {entry.name}" onclick={entry.stop}
+            >Stop</button
+          >
+        </li>
+      {/each}
+    </ul>
+  </section>
 {/if}
 
 <style>
+  /* it comes and goes by itself, so it lies over the foot of the view instead of moving it */
   .under-way {
-    display: flex;
-    flex: none;
-    flex-wrap: wrap;
-    gap: 0 20px;
-    padding: 1px 16px;
+    position: absolute;
+    right: 16px;
+    bottom: 12px;
+    z-index: 30;
+    max-width: calc(100% - 32px);
+    padding: 2px 12px;
     font-size: var(--text-small);
     background: var(--color-base-100);
-    border-bottom: 1px solid var(--color-base-300);
+    border: 1px solid var(--color-base-300);
+    border-radius: var(--radius-field);
+    box-shadow: var(--lift);
   }
   li {
     display: flex;

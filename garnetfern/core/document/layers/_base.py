@@ -36,3 +36,15 @@ class LayerBase(Model):
     def assets(self) -> tuple[str, ...]:
         """The ids of the pictures it shows."""
         return ()
+
+    def with_asset(self, old: str, new: str, title: str) -> "LayerBase":  # noqa: ARG002
+        """The layer with one picture in another's place; itself where it does not show the old one."""
+        return self
+
+    def seen_somewhere(self) -> bool:
+        """Whether it is to be seen on some screen."""
+        return self.visible
+
+    def depends_on(self) -> frozenset[str]:
+        """The members of a moment that what it looks like depends on, beside the viewport."""
+        return frozenset()

@@ -84,3 +84,19 @@ class ImageLayer(LayerBase):
     def assets(self) -> tuple[str, ...]:
         """The id of its picture."""
         return (self.asset,)
+
+    def with_asset(self, old: str, new: str, title: str) -> "ImageLayer":
+        """Another picture, with its title; crops were made for the one before and are undone."""
+        if self.asset != old:
+            return self
+        screens = {name: e.model_copy(update={"crop": None}) for name, e in self.screens.items()}
+        return self.model_copy(update={"asset": new, "name": title, "crop": None, "screens": screens})
+
+    def seen_somewhere(self) -> bool:
+        """Whether it is to be seen on some screen."""
+        return self.visible or any(e.visible for e in self.screens.values())
+
+    def depends_on(self) -> frozenset[str]:
+        """Its picture may be missing; and it may move otherwise than the page."""
+        moving = {"scroll": (), "fixed": ("scroll",), "slower": ("scroll", "less_motion")}[self.attachment]
+        return frozenset(("missing", *moving))

@@ -4,6 +4,7 @@ from collections.abc import Iterator
 
 from ...document import Page, Screen, Site
 from ...resolve.lengths import Viewport
+from ...resolve.moment import Moment
 from ..situation import Situation
 
 ORDER = 6
@@ -12,7 +13,7 @@ FACTOR = 2.0
 
 def found(_: Site, page: Page, screen: Screen) -> Iterator[Situation]:
     """Where there are words."""
-    if any(b.kind not in ("picture", "space") for b in page.blocks()):
+    if any(b.lettered for b in page.blocks()):
         view = Viewport(screen.width, screen.height)
         name = f"{screen.name}, letters at 200 %"
-        yield Situation(f"{screen.id}:enlarged", name, screen.id, view, "enlarged", enlarged=FACTOR)
+        yield Situation(f"{screen.id}:enlarged", name, screen.id, Moment(view, enlarged=FACTOR), "enlarged")

@@ -4,6 +4,7 @@ from collections.abc import Iterator
 
 from ...document import Page, Screen, Site
 from ...resolve.lengths import Viewport
+from ...resolve.moment import Moment
 from ..situation import Situation
 
 ORDER = 2
@@ -14,4 +15,4 @@ def found(_: Site, page: Page, screen: Screen) -> Iterator[Situation]:
     if any(a.backdrop.over is not None and a.backdrop.over.fade > 0 for a in page.areas()):
         view = Viewport(screen.width, screen.height)
         name = f"{screen.name}, half-way to pointer over"
-        yield Situation(f"{screen.id}:half", name, screen.id, view, "half", pointed=0.5)
+        yield Situation(f"{screen.id}:half", name, screen.id, Moment(view, pointed=0.5), "half")

@@ -2,18 +2,17 @@
 
 from collections.abc import Iterator
 
-from ...document import ImageLayer, Page, Screen, Site
+from ...document import LayerBase, Page, Screen, Site
 from ...resolve.lengths import Viewport
+from ...resolve.moment import Moment
 from ..situation import Situation
 
 ORDER = 3
 
 
-def shows(layer: object) -> bool:
+def shows(layer: LayerBase) -> bool:
     """Whether a layer is a picture that is to be seen on some screen."""
-    if not isinstance(layer, ImageLayer):
-        return False
-    return layer.visible or any(e.visible for e in layer.screens.values())
+    return bool(layer.assets()) and layer.seen_somewhere()
 
 
 def found(_: Site, page: Page, screen: Screen) -> Iterator[Situation]:
@@ -21,4 +20,4 @@ def found(_: Site, page: Page, screen: Screen) -> Iterator[Situation]:
     if any(shows(layer) for area in page.areas() for layer in area.backdrop.layers):
         view = Viewport(screen.width, screen.height)
         name = f"{screen.name}, picture missing"
-        yield Situation(f"{screen.id}:missing", name, screen.id, view, "missing", missing=True)
+        yield Situation(f"{screen.id}:missing", name, screen.id, Moment(view, missing=True), "missing")

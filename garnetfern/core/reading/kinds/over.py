@@ -4,6 +4,7 @@ from collections.abc import Iterator
 
 from ...document import Page, Screen, Site
 from ...resolve.lengths import Viewport
+from ...resolve.moment import Moment
 from ..situation import Situation
 
 ORDER = 1
@@ -12,5 +13,5 @@ ORDER = 1
 def found(_: Site, page: Page, screen: Screen) -> Iterator[Situation]:
     """Where something answers to it."""
     if any(a.backdrop.over for a in page.areas()) or any(b.lettering.over for b in page.blocks()):
-        view = Viewport(screen.width, screen.height)
-        yield Situation(f"{screen.id}:over", f"{screen.name}, pointer over", screen.id, view, "over", pointed=1.0)
+        pointed = Moment(Viewport(screen.width, screen.height), pointed=1.0)
+        yield Situation(f"{screen.id}:over", f"{screen.name}, pointer over", screen.id, pointed, "over")

@@ -4,6 +4,7 @@ from collections.abc import Iterator
 
 from ...document import Page, Screen, Site
 from ...resolve.lengths import Viewport
+from ...resolve.moment import Moment
 from ..situation import Situation
 
 ORDER = 0
@@ -11,4 +12,4 @@ ORDER = 0
 
 def found(_: Site, __: Page, screen: Screen) -> Iterator[Situation]:
     """One for every screen."""
-    yield Situation(f"{screen.id}:rest", screen.name, screen.id, Viewport(screen.width, screen.height))
+    yield Situation(f"{screen.id}:rest", screen.name, screen.id, Moment(Viewport(screen.width, screen.height)))

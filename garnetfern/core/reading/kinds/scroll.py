@@ -2,10 +2,10 @@
 
 from collections.abc import Iterator
 
-from ...document import ImageLayer, Page, Screen, Site
+from ...document import Page, Screen, Site
 from ...resolve.lengths import Viewport
+from ...resolve.moment import Moment
 from ..situation import Situation
-from .missing import shows
 
 ORDER = 4
 STEPS = 12
@@ -13,16 +13,16 @@ STEPS = 12
 letters can pass between two of them."""
 
 
-def moving(page: Page) -> set[str]:
-    """How the pictures of a page move otherwise than the page."""
-    layers = (layer for area in page.areas() for layer in area.backdrop.layers if shows(layer))
-    return {str(layer.attachment) for layer in layers if isinstance(layer, ImageLayer)} - {"scroll"}
+def depending(page: Page, member: str) -> bool:
+    """Whether a layer that is to be seen depends on a member of the moment."""
+    layers = (layer for area in page.areas() for layer in area.backdrop.layers)
+    return any(member in layer.depends_on() and layer.seen_somewhere() for layer in layers)
 
 
 def found(_: Site, page: Page, screen: Screen) -> Iterator[Situation]:
     """Where something moves."""
     view = Viewport(screen.width, screen.height)
-    for n in range(1, STEPS + 1) if moving(page) else ():
+    for n in range(1, STEPS + 1) if depending(page, "scroll") else ():
         share = n / STEPS
         name = f"{screen.name}, scrolled by {round(share * 100)} %"
-        yield Situation(f"{screen.id}:scroll-{n}", name, screen.id, view, "scroll", scroll=share)
+        yield Situation(f"{screen.id}:scroll-{n}", name, screen.id, Moment(view, scroll=share), "scroll")

@@ -4,14 +4,15 @@ from collections.abc import Iterator
 
 from ...document import Page, Screen, Site
 from ...resolve.lengths import Viewport
+from ...resolve.moment import Moment
 from ..situation import Situation
-from .scroll import moving
+from .scroll import depending
 
 ORDER = 5
 
 
 def found(_: Site, page: Page, screen: Screen) -> Iterator[Situation]:
     """Where something would move slower."""
-    if "slower" in moving(page):
-        view = Viewport(screen.width, screen.height)
-        yield Situation(f"{screen.id}:still", f"{screen.name}, less motion", screen.id, view, "still", still=True)
+    if depending(page, "less_motion"):
+        still = Moment(Viewport(screen.width, screen.height), less_motion=True)
+        yield Situation(f"{screen.id}:still", f"{screen.name}, less motion", screen.id, still, "still")

@@ -30,7 +30,7 @@ def _sufficing(plight: Plight, colour: str, what: str) -> Proposal | None:
     """The words in a colour, if that suffices, with another base where they could not be read without the picture."""
     page = _page(plight, plight.page, colour)
     trial = plight.trial(page)
-    if not all(trial.meets(s) for s in plight.order if not s.missing):
+    if not all(trial.meets(s) for s in plight.order if not s.moment.missing):
         return None
     sentence = f"The words become {what}, {colour}."
     if trial.suffices():
