@@ -32,9 +32,32 @@ class BlendGroup(BaseModel):
     modes: list[BlendMode]
 
 
-class Library(BaseModel):
-    """Everything that ships for layers."""
+class KindOfLayer(BaseModel):
+    """A kind of layer: what a layer of it is called, and the same as something that is laid in."""
 
+    kind: str
+    name: str
+    title: str
+
+
+class OfferView(BaseModel):
+    """Something that can be laid in: how it looks (CSS declarations of a small box) and the layer, without an id."""
+
+    name: str
+    style: str
+    layer: dict[str, Any]
+
+
+class OffersView(KindOfLayer):
+    """What there is of a kind on a page."""
+
+    offers: list[OfferView]
+
+
+class Library(BaseModel):
+    """Everything that ships for layers; kinds in their order."""
+
+    kinds: list[KindOfLayer]
     gradients: list[LibraryGradient]
     tiles: list[LibraryFigure]
     silhouettes: list[LibraryFigure]

@@ -1,5 +1,6 @@
 """Routes about the library, colours, blending and schemes."""
 
+from dataclasses import asdict
 from typing import Annotated, Any
 
 from fastapi import APIRouter, Query
@@ -9,6 +10,7 @@ from ..core.colour.notations import read_colour
 from ..service.blends import blend_looks
 from ..service.colours import colour_view, notations_view, picture_colours, scheme_of, scheme_view, schemes_view
 from ..service.library import library
+from ..service.offers import kinds, offered
 from ..service.studio import Studio
 from . import look_models as k
 from . import models as m
@@ -23,6 +25,12 @@ def look_routes(studio: Studio) -> APIRouter:
     @api.get("/library", response_model=k.Library)
     def whole_library() -> Any:
         return library()
+
+    @api.get("/offers", response_model=list[k.OffersView])
+    def offers(page: Annotated[str, Query(max_length=40)]) -> Any:
+        site = studio.site()
+        found = dict(offered(site, studio.page(site, page)))
+        return [{**kind, "offers": [asdict(offer) for offer in found[kind["kind"]]]} for kind in kinds()]
 
     @api.post("/blends", response_model=k.BlendLooks)
     def blends(body: m.AskedLayer, window: Window = "") -> Any:

@@ -9,6 +9,7 @@ from ..core.document import Gradient, PatternLayer, ShapeLayer
 from ..core.resolve.pattern import pattern_svg
 from ..core.resolve.silhouette import silhouette_svg
 from ..stock.gradients import GRADIENTS
+from .offers import kinds
 
 BLENDS: tuple[tuple[str, tuple[str, ...]], ...] = (
     ("lies over", ("normal",)),
@@ -45,4 +46,5 @@ def library() -> dict[str, Any]:
         for s in SILHOUETTES.values()
     ]
     blends = [{"does": does, "modes": list(modes)} for does, modes in BLENDS]
-    return {"gradients": gradients, "tiles": tiles, "silhouettes": silhouettes, "blends": blends}
+    found = {"gradients": gradients, "tiles": tiles, "silhouettes": silhouettes, "blends": blends}
+    return {**found, "kinds": kinds()}

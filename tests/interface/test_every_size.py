@@ -90,6 +90,11 @@ def _situations(page: Page) -> None:
     page.get_by_text("of 100 visits can read").wait_for()
 
 
+def _take_away(page: Page) -> None:
+    opened(page, "Take away")
+    page.get_by_text("unpacked").wait_for()
+
+
 def _panel(page: Page) -> None:
     _settings("Dusk")(page)
     page.get_by_role("button", name="Colour: choose").click()
@@ -112,7 +117,7 @@ PLACES: dict[str, Callable[[Page], None]] = {
     "slots": _tab("Shelf", "Exact slots"),
     "looks": _tab("Shelf", "Gradients and looks"),
     "schemes": lambda page: opened(page, "Schemes"),
-    "take away": lambda page: opened(page, "Take away"),
+    "take away": _take_away,
     "situations": _situations,
     "keys": lambda page: page.keyboard.press("?"),
 }

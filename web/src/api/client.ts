@@ -2,6 +2,7 @@ import type {
   Asset,
   BlendLook,
   BuildUp,
+  Offers,
   PackingLine,
   Colour,
   Crop,
@@ -121,6 +122,8 @@ export const stopWork = (id: number) => post<Job>(`/api/work/${id}/stop`, {});
 export const rule = (page: string, area: string, selector: string) =>
   get<Rule>(`/api/rule?${new URLSearchParams({ page, area, selector })}`);
 export const library = () => get<Library>('/api/library');
+/** What can be laid into a backdrop of a page, by kind. */
+export const offers = (page: string) => get<Offers[]>(`/api/offers?${new URLSearchParams({ page })}`);
 export const blends = (asked: AskedLayer, signal?: AbortSignal) =>
   post<{ looks: BlendLook[] }>('/api/blends', asked, signal);
 export const colour = (text: string) => get<Colour>(`/api/colour?${new URLSearchParams({ text })}`);

@@ -21,6 +21,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/offers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Offers */
+        get: operations["offers_api_offers_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/blends": {
         parameters: {
             query?: never;
@@ -2382,6 +2399,18 @@ export interface components {
             misses: number;
         };
         /**
+         * KindOfLayer
+         * @description A kind of layer: what a layer of it is called, and the same as something that is laid in.
+         */
+        KindOfLayer: {
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+            /** Title */
+            title: string;
+        };
+        /**
          * LayLook
          * @description Put a saved look behind an area, instead of what is there.
          */
@@ -2520,9 +2549,11 @@ export interface components {
         };
         /**
          * Library
-         * @description Everything that ships for layers.
+         * @description Everything that ships for layers; kinds in their order.
          */
         Library: {
+            /** Kinds */
+            kinds: components["schemas"]["KindOfLayer"][];
             /** Gradients */
             gradients: components["schemas"]["LibraryGradient"][];
             /** Tiles */
@@ -2682,6 +2713,34 @@ export interface components {
              * @enum {integer}
              */
             by: -1 | 1;
+        };
+        /**
+         * OfferView
+         * @description Something that can be laid in: how it looks (CSS declarations of a small box) and the layer, without an id.
+         */
+        OfferView: {
+            /** Name */
+            name: string;
+            /** Style */
+            style: string;
+            /** Layer */
+            layer: {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * OffersView
+         * @description What there is of a kind on a page.
+         */
+        OffersView: {
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+            /** Title */
+            title: string;
+            /** Offers */
+            offers: components["schemas"]["OfferView"][];
         };
         /**
          * Outline
@@ -4082,6 +4141,55 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Library"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    offers_api_offers_get: {
+        parameters: {
+            query: {
+                page: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OffersView"][];
                 };
             };
             /** @description Not Found */

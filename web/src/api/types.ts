@@ -53,6 +53,7 @@ export type Card = Schemas['CardView'];
 export type Overlay = Schemas['OverlayView'];
 export type Rule = Schemas['RuleView'];
 export type BundleFile = Schemas['BundleFile'];
+export type Offers = Schemas['OffersView'];
 export type Packed = Schemas['PackedView'];
 export type PackingLine = Schemas['PackingLines']['line'];
 export type Font = Schemas['FontView'];

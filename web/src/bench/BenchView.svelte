@@ -84,6 +84,12 @@
     min-height: 0;
     container: bench / size;
   }
+  /* in a window as low as that, screens and ways out are not in sight together */
+  @container frame (max-height: 480px) {
+    .bench {
+      overflow-y: auto;
+    }
+  }
   .above {
     flex: none;
   }

@@ -1,4 +1,4 @@
-import type { Asset, Backdrop, Layer, Problem } from '../api/types';
+import type { Backdrop, Layer, Problem } from '../api/types';
 import { at } from '../api/patch';
 import type { Bench } from '../state/bench';
 import { freeId } from '../state/ids';
@@ -65,7 +65,8 @@ export async function addLayer(parts: Parts, wanted: Record<string, unknown>, pl
   const { page, area } = selection;
   if (!page || !area) return;
   if (wanted.kind === 'image') {
-    const asset = wanted.asset as Asset;
+    const asset = parts.doc.asset(String(wanted.asset));
+    if (!asset) return;
     await edits.edit({ kind: 'lay-picture', page: page.id, area: area.id, asset, at: place }, (card) =>
       selection.chooseCard(card),
     );

@@ -4,12 +4,11 @@
   import { copyLayer, duplicateLayer, removeLayer, renameLayer } from '../buildup/layers';
   import Menu from '../parts/Menu.svelte';
   import NameField from '../parts/NameField.svelte';
-  import { kindOf } from './kinds';
   import { useBench } from '../state/context';
 
   let { layer }: { layer: Layer } = $props();
   const bench = useBench();
-  const { selection } = bench;
+  const { doc, selection } = bench;
   const others = $derived(selection.areas.filter((a) => a.id !== selection.area?.id));
   const copies = $derived([
     {
@@ -24,7 +23,9 @@
 </script>
 
 <NameField label="Name of the layer" value={layer.name} keep={(name) => renameLayer(bench, layer, name)} />
-<span class="muted shrink-0 text-small">{kindOf(layer).name}</span>
+<span class="muted shrink-0 text-small"
+  >{doc.library?.kinds.find((k) => k.kind === layer.kind)?.name ?? layer.kind}</span
+>
 <span class="ml-auto flex shrink-0 items-center">
   {#if others.length > 0}
     <Menu

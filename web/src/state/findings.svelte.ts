@@ -1,4 +1,5 @@
 import * as client from '../api/client';
+import { Refused } from '../api/answer';
 import type {
   AreaView,
   BuildUp,
@@ -122,7 +123,7 @@ export class Findings {
         this.answered = question;
         this.settle();
       } catch (error) {
-        if (await this.sight.late(error)) return;
+        if (await this.sight.late(error, asked.revision)) return;
         if (asked.patch.length === 0) this.notices.tell(error);
       }
     });
@@ -150,7 +151,9 @@ export class Findings {
         this.overlay =
           layer && layer.kind !== 'image' ? await client.overlay({ ...here, layer: layer.id }, signal) : null;
       } catch (error) {
-        if (await this.sight.late(error)) return;
+        // an older question that was given up here can be begun later there, and overtake this one
+        if (error instanceof Refused && error.status === 410 && !signal.aborted) return this.settle();
+        if (await this.sight.late(error, asked.revision)) return;
         if (asked.patch.length === 0) this.notices.tell(error);
       }
     });

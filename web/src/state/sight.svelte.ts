@@ -66,18 +66,18 @@ export class Sight {
         if (!this.holding) this.live = live;
         this.shown.ring();
       } catch (error) {
-        if (await this.late(error)) return;
+        if (await this.late(error, asked.revision)) return;
         if (this.situation && error instanceof Refused && error.status === 404) return this.meet(null);
         if (!(error instanceof Refused) || kept) this.notices.tell(error);
       }
     });
   }
 
-  /** Whether an answer came too late because the site has moved on; then the screens follow. */
-  async late(error: unknown): Promise<boolean> {
+  /** Whether an answer came too late because the site has moved on since the revision asked about; then it is followed. */
+  async late(error: unknown, asked: number): Promise<boolean> {
     if (error instanceof DOMException) return true;
     if (!(error instanceof Refused) || (error.status !== 409 && error.status !== 410)) return false;
-    if (error.status === 409) await this.edits.follow(this.doc.revision + 1);
+    if (error.status === 409) await this.edits.follow(asked + 1);
     return true;
   }
 

@@ -31,7 +31,8 @@
 
   const areaName = (area: Area) => (area.column ? `${area.band?.name}: ${area.name}` : area.name);
   async function copy(): Promise<void> {
-    await navigator.clipboard.writeText(rule?.css ?? '');
+    if (!rule) return;
+    await navigator.clipboard.writeText(rule.css);
     copied = true;
     setTimeout(() => (copied = false), 2000);
   }
@@ -87,7 +88,12 @@
         <span class="muted block pb-0.5 text-small">Its selector on your site</span>
         <input class="field w-56" bind:value={selector} maxlength="200" spellcheck="false" />
       </label>
-      <button type="button" class="btn btn-primary h-[30px] min-h-0" onclick={() => void copy()}>
+      <button
+        type="button"
+        class="btn btn-primary h-[30px] min-h-0"
+        disabled={!rule}
+        onclick={() => void copy()}
+      >
         {copied ? 'Copied' : 'Copy the rule'}
       </button>
     </div>

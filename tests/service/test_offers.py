@@ -1,0 +1,42 @@
+"""What can be laid in: every kind of layer has some, and every one of them becomes a layer that can be read."""
+
+import pytest
+from pydantic import TypeAdapter
+
+from garnetfern.core.document import Layer, read_site
+from garnetfern.core.document.layers import LAYER_KINDS
+from garnetfern.fonts import shipped_fonts
+from garnetfern.service.offers import KINDS, kinds, offered
+
+LAYERS = TypeAdapter(Layer)
+
+
+def test_every_kind_of_layer_is_offered_and_named():
+    assert set(KINDS) == set(LAYER_KINDS)
+    assert [k["kind"] for k in kinds()] == list(KINDS)
+    assert all(k["name"] and k["title"].startswith("A ") for k in kinds())
+    assert [m.ORDER for m in KINDS.values()] == list(range(len(KINDS)))
+
+
+@pytest.mark.parametrize("kind", KINDS)
+def test_every_offer_becomes_a_layer_of_a_page_as_it_is(demo, kind):
+    page = demo.site.pages[0]
+    found = dict(offered(demo.site, page))[kind]
+    assert found
+    assert len({offer.name for offer in found}) == len(found)
+    plain = demo.site.model_dump(mode="json")
+    for n, offer in enumerate(found):
+        layer = {**offer.layer, "id": f"laid-{n}"}
+        # what is offered says all that it means, in the document's own words
+        assert layer.items() <= LAYERS.validate_python(layer).model_dump(mode="json").items()
+        plain["pages"][0]["bands"][0]["backdrop"]["layers"].append(layer)
+        assert offer.style.startswith(("background:", "mask"))
+    plain["pages"][0]["bands"][0]["backdrop"]["layers"] = plain["pages"][0]["bands"][0]["backdrop"]["layers"][-24:]
+    read_site(plain, shipped_fonts().names())
+
+
+def test_colours_are_the_site_s_own_and_two_plain_ones_where_it_has_none(demo):
+    bare = demo.site.model_copy(update={"palette": ()})
+    for site, wanted in ((demo.site, list(demo.site.palette)), (bare, ["#000000", "#ffffff"])):
+        found = dict(offered(site, site.pages[0]))["colour"]
+        assert [offer.layer["colour"] for offer in found] == wanted
