@@ -3,7 +3,7 @@
 import threading
 from collections import Counter
 from collections.abc import Callable, Hashable
-from dataclasses import dataclass, fields, is_dataclass
+from dataclasses import dataclass, is_dataclass
 from typing import Any, TypeVar, cast
 
 from cachetools import LRUCache
@@ -23,6 +23,8 @@ _MISSING = object()
 
 def weight(value: object) -> int:
     """About how many bytes a value takes: arrays and texts exactly, everything around them by estimate."""
+    if isinstance(value, float | int | None):
+        return OBJECT
     own = getattr(value, "nbytes", None)
     if own is not None:
         return OBJECT + int(own)
@@ -31,8 +33,24 @@ def weight(value: object) -> int:
     if isinstance(value, tuple | list | frozenset):
         return OBJECT + sum(map(weight, value))
     if is_dataclass(value):
-        return OBJECT + sum(weight(getattr(value, f.name)) for f in fields(value))
+        return OBJECT + sum(map(weight, vars(value).values()))
     return OBJECT
+
+
+class _Place:
+    """A kind and a key, hashed once: keys are deep, and a store asks for the hash several times."""
+
+    __slots__ = ("_hash", "_what")
+
+    def __init__(self, kind: str, key: Hashable) -> None:
+        self._what = (kind, key)
+        self._hash = hash(self._what)
+
+    def __hash__(self) -> int:
+        return self._hash
+
+    def __eq__(self, other: object) -> bool:
+        return isinstance(other, _Place) and self._what == other._what
 
 
 @dataclass(frozen=True)
@@ -59,7 +77,7 @@ class Cache:
 
     def get(self, kind: str, key: Hashable, make: Callable[[], T]) -> T:
         """The value of a kind for a key; made, and kept where it is not heavier than the whole store."""
-        place = (kind, key)
+        place = _Place(kind, key)
         with self._lock:
             known = self._values.get(place, _MISSING)
             (self._misses if known is _MISSING else self._hits)[kind] += 1
