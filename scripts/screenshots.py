@@ -72,6 +72,7 @@ def _taken(page: Page) -> None:
     page.get_by_role("article").first.get_by_role("button", name="Do this").click()
     page.get_by_text("Every word can be read on every screen.").wait_for()
     _card("Take away")(page)
+    page.get_by_text("unpacked").wait_for()
 
 
 def _gradient(page: Page) -> None:

@@ -1,5 +1,6 @@
 """Routes about files: pictures in, bundles and site files out and in, daily copies."""
 
+from collections.abc import Callable
 from dataclasses import asdict
 from typing import Annotated, Any
 
@@ -11,10 +12,13 @@ from ..core.limits import PICTURE, SITE_FILE
 from ..core.telling import Told
 from ..service.studio import Studio
 from ..service.told import told_lines
+from ..store import State
 from . import models as m
 from .answers import download, problem_of, taken
 from .lines import found_line, streamed
 from .uploads import read_body
+
+SiteName = Annotated[str, Query(max_length=120)]
 
 
 def file_routes(studio: Studio) -> APIRouter:
@@ -55,18 +59,16 @@ def file_routes(studio: Studio) -> APIRouter:
     def site_file() -> Response:
         return download(studio.site_file(), "site.garnetfern.zip")
 
-    @api.post("/site-file", response_model=m.StepView)
-    async def open_site_file(
-        request: Request, revision: int, name: Annotated[str, Query(max_length=120)] = "a site file"
-    ) -> Any:
+    async def from_site_file(request: Request, revision: int, name: str, call: Callable[..., State]) -> Any:
         data = await read_body(request, SITE_FILE, name)
-        return await run_in_threadpool(taken, studio, revision, studio.open_site_file, data, revision, name)
+        return await run_in_threadpool(taken, studio, revision, call, data, revision, name)
+
+    @api.post("/site-file", response_model=m.StepView)
+    async def open_site_file(request: Request, revision: int, name: SiteName = "a site file") -> Any:
+        return await from_site_file(request, revision, name, studio.open_site_file)
 
     @api.post("/looks-of", response_model=m.StepView)
-    async def looks_of(
-        request: Request, revision: int, name: Annotated[str, Query(max_length=120)] = "a site file"
-    ) -> Any:
-        data = await read_body(request, SITE_FILE, name)
-        return await run_in_threadpool(taken, studio, revision, studio.take_looks, data, revision, name)
+    async def looks_of(request: Request, revision: int, name: SiteName = "a site file") -> Any:
+        return await from_site_file(request, revision, name, studio.take_looks)
 
     return api

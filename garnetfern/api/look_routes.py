@@ -29,7 +29,7 @@ def look_routes(studio: Studio) -> APIRouter:
     @api.get("/offers", response_model=list[k.OffersView])
     def offers(page: Annotated[str, Query(max_length=40)]) -> Any:
         site = studio.site()
-        found = dict(offered(site, studio.page(site, page)))
+        found = offered(site, studio.page(site, page))
         return [{**kind, "offers": [asdict(offer) for offer in found[kind["kind"]]]} for kind in kinds()]
 
     @api.post("/blends", response_model=k.BlendLooks)

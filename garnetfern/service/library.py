@@ -3,12 +3,10 @@
 from functools import lru_cache
 from typing import Any
 
-from ..core.art import SILHOUETTES, TILES
-from ..core.css.declarations import data_url, gradient_value
-from ..core.document import Gradient, PatternLayer, ShapeLayer
-from ..core.resolve.pattern import pattern_svg
-from ..core.resolve.silhouette import silhouette_svg
+from ..core.css.declarations import gradient_value
+from ..core.document import Gradient
 from ..stock.gradients import GRADIENTS
+from .figures import SILHOUETTES, TILES, silhouette_image, tile_image
 from .offers import kinds
 
 BLENDS: tuple[tuple[str, tuple[str, ...]], ...] = (
@@ -29,22 +27,8 @@ def library() -> dict[str, Any]:
         {"id": name, "name": words, "gradient": g, "image": gradient_value(Gradient.model_validate(g))}
         for name, words, g in GRADIENTS
     ]
-    tiles = [
-        {
-            "id": t.id,
-            "name": t.name,
-            "image": data_url(pattern_svg(PatternLayer(id="x", name="x", tile=t.id, size=22), "#000")),
-        }
-        for t in TILES.values()
-    ]
-    silhouettes = [
-        {
-            "id": s.id,
-            "name": s.name,
-            "image": data_url(silhouette_svg(ShapeLayer(id="x", name="x", silhouette=s.id), "#000")),
-        }
-        for s in SILHOUETTES.values()
-    ]
+    tiles = [{"id": t.id, "name": t.name, "image": tile_image(t.id)} for t in TILES.values()]
+    silhouettes = [{"id": s.id, "name": s.name, "image": silhouette_image(s.id)} for s in SILHOUETTES.values()]
     blends = [{"does": does, "modes": list(modes)} for does, modes in BLENDS]
     found = {"gradients": gradients, "tiles": tiles, "silhouettes": silhouettes, "blends": blends}
     return {**found, "kinds": kinds()}

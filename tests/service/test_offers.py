@@ -21,7 +21,7 @@ def test_every_kind_of_layer_is_offered_and_named():
 @pytest.mark.parametrize("kind", KINDS)
 def test_every_offer_becomes_a_layer_of_a_page_as_it_is(demo, kind):
     page = demo.site.pages[0]
-    found = dict(offered(demo.site, page))[kind]
+    found = offered(demo.site, page)[kind]
     assert found
     assert len({offer.name for offer in found}) == len(found)
     plain = demo.site.model_dump(mode="json")
@@ -38,5 +38,5 @@ def test_every_offer_becomes_a_layer_of_a_page_as_it_is(demo, kind):
 def test_colours_are_the_site_s_own_and_two_plain_ones_where_it_has_none(demo):
     bare = demo.site.model_copy(update={"palette": ()})
     for site, wanted in ((demo.site, list(demo.site.palette)), (bare, ["#000000", "#ffffff"])):
-        found = dict(offered(site, site.pages[0]))["colour"]
+        found = offered(site, site.pages[0])["colour"]
         assert [offer.layer["colour"] for offer in found] == wanted

@@ -5,7 +5,6 @@ ORDER, its place among the kinds; NAME, what a layer of it is called; TITLE, the
 """
 
 import sys
-from collections.abc import Iterator
 from types import ModuleType
 from typing import Any
 
@@ -22,10 +21,9 @@ def kinds() -> list[dict[str, Any]]:
     return [{"kind": kind, "name": module.NAME, "title": module.TITLE} for kind, module in KINDS.items()]
 
 
-def offered(site: Site, page: Page) -> Iterator[tuple[str, list[Offer]]]:
-    """Every kind with what there is of it on a page."""
-    for kind, module in KINDS.items():
-        yield kind, list(module.offers(site, page))
+def offered(site: Site, page: Page) -> dict[str, list[Offer]]:
+    """What there is of every kind on a page, by kind."""
+    return {kind: list(module.offers(site, page)) for kind, module in KINDS.items()}
 
 
 __all__ = ["KINDS", "Offer", "kinds", "offered"]

@@ -76,7 +76,12 @@
     {/if}
     <div class="ml-auto flex items-center gap-1">
       {#if looking}
-        <progress class="h-1.5 w-24" value={ways.share} aria-label="How far the search is"></progress>
+        <progress
+          class="progress progress-primary w-24"
+          max="1"
+          value={ways.share}
+          aria-label="How far the search is"
+        ></progress>
         <button type="button" class="quiet" onclick={() => ways.stop()}>Stop</button>
       {/if}
       <button
