@@ -125,6 +125,35 @@ describe('an edit', () => {
     expect(mine.notices.notice).toBeNull();
   });
 
+  it('chooses what it made, unless the hand has chosen something else before it was kept', async () => {
+    const server = new PlainServer(smallSite());
+    const { edits, selection } = window(server);
+    const strength = (opacity: number) =>
+      edits.keep(put(selection.layerTarget('dusk'), { opacity }), 'Dusk', () =>
+        selection.chooseCard('words'),
+      );
+    const first = strength(0.3);
+    const second = strength(0.4);
+    await first;
+    expect(selection.cardId).toBe('words');
+    selection.chooseCard('dawn');
+    await second;
+    expect(selection.cardId).toBe('dawn');
+  });
+
+  it('may choose more than once, when several are asked for in a row', async () => {
+    const server = new PlainServer(smallSite());
+    const { edits, selection } = window(server);
+    const cards = ['dawn', 'words'];
+    const kept = cards.map((card, n) =>
+      edits.keep(put(selection.layerTarget('dusk'), { opacity: 0.3 + n / 10 }), 'Dusk', () =>
+        selection.chooseCard(card),
+      ),
+    );
+    await Promise.all(kept);
+    expect(selection.cardId).toBe('words');
+  });
+
   it('that changes nothing makes no step', async () => {
     const server = new PlainServer(smallSite());
     const { edits } = window(server);

@@ -26,7 +26,7 @@ export function moveLayer({ edits, selection }: Parts, id: string, to: number): 
   void edits.keep(change, `Move ${name}`);
 }
 
-export async function removeLayer({ edits, selection }: Parts, layer: Layer): Promise<Problem | null> {
+export function removeLayer({ edits, selection }: Parts, layer: Layer): Promise<Problem | null> {
   const area = selection.target;
   const n = selection.layers.findIndex((l) => l.id === layer.id);
   const change: Change = (site) => {
@@ -38,19 +38,23 @@ export async function removeLayer({ edits, selection }: Parts, layer: Layer): Pr
       : [];
     return [{ op: 'remove', path }, ...over];
   };
-  const refused = await edits.keep(change, `Remove ${layer.name}`);
-  const left = selection.layers;
-  if (!refused && selection.area?.id === area.area)
+  return edits.keep(change, `Remove ${layer.name}`, () => {
+    const left = selection.layers;
     selection.chooseCard((left[n - 1] ?? left[0])?.id ?? 'base');
-  return refused;
+  });
 }
 
-async function insert({ edits, selection }: Parts, area: Target, layer: Layer, place: number): Promise<void> {
+async function insert(
+  { edits, selection }: Parts,
+  area: Target,
+  layer: Layer,
+  place: number,
+  then = () => selection.chooseCard(layer.id),
+): Promise<void> {
   const change: Change = (site) => [
     { op: 'add', path: `${pathOf(site, area)}/backdrop/layers/${place}`, value: layer },
   ];
-  const refused = await edits.keep(change, `Add ${layer.name}`);
-  if (!refused && selection.area?.id === area.area) selection.chooseCard(layer.id);
+  await edits.keep(change, `Add ${layer.name}`, then);
 }
 
 export function duplicateLayer(parts: Parts, layer: Layer): Promise<void> {
@@ -60,20 +64,29 @@ export function duplicateLayer(parts: Parts, layer: Layer): Promise<void> {
 }
 
 /** Lay something in at a place of the build-up. A picture is laid by the core, which finds its focal point. */
-export async function addLayer(parts: Parts, wanted: Record<string, unknown>, place: number): Promise<void> {
+export async function addLayer(
+  parts: Parts,
+  wanted: Record<string, unknown>,
+  place: number,
+  then: () => void = () => {},
+): Promise<void> {
   const { edits, selection } = parts;
   const { page, area } = selection;
   if (!page || !area) return;
   if (wanted.kind === 'image') {
     const asset = parts.doc.asset(String(wanted.asset));
     if (!asset) return;
-    await edits.edit({ kind: 'lay-picture', page: page.id, area: area.id, asset, at: place }, (card) =>
-      selection.chooseCard(card),
-    );
+    await edits.edit({ kind: 'lay-picture', page: page.id, area: area.id, asset, at: place }, (card) => {
+      selection.chooseCard(card);
+      then();
+    });
     return;
   }
   const id = freeId(String(wanted.kind), page);
-  await insert(parts, selection.target, { opacity: 1, visible: true, ...wanted, id } as Layer, place);
+  await insert(parts, selection.target, { opacity: 1, visible: true, ...wanted, id } as Layer, place, () => {
+    selection.chooseCard(id);
+    then();
+  });
 }
 
 export function copyLayer({ edits, selection }: Parts, layer: Layer, to: string): void {

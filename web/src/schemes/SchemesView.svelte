@@ -76,10 +76,12 @@
     strength = 1;
   }
 
-  async function accept(): Promise<void> {
-    if (!tried || (await edits.keep(given(patch, of), `Scheme ${tried.name}`))) return;
-    which = null;
-    place.go('bench');
+  function accept(): void {
+    if (tried)
+      void edits.keep(given(patch, of), `Scheme ${tried.name}`, () => {
+        which = null;
+        place.go('bench');
+      });
   }
 </script>
 
@@ -171,7 +173,7 @@
         </div>
         <p class="min-w-0 flex-1 truncate" role="status">{told}</p>
         <button type="button" class="quiet" onclick={() => (which = null)}>Leave it</button>
-        <button type="button" class="btn btn-primary h-[30px] min-h-0 px-3" onclick={() => void accept()}
+        <button type="button" class="btn btn-primary h-[30px] min-h-0 px-3" onclick={accept}
           >Take it on</button
         >
       {:else}

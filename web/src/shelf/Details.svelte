@@ -17,14 +17,13 @@
   const asset = $derived(doc.site?.assets?.find((a) => a.id === picture?.asset));
   const others = $derived(all.filter((p) => p.asset !== picture?.asset));
 
-  async function show(): Promise<void> {
-    if (!asset) return;
-    if (!(await uploads.lay(asset, null))) place.go('bench');
+  function show(): void {
+    if (asset) void uploads.lay(asset, null, () => place.go('bench'));
   }
 
-  async function replace(): Promise<void> {
+  function replace(): void {
     if (picture && other)
-      await edits.edit({ kind: 'replace-picture', old: picture.asset, new: other }, choose);
+      void edits.edit({ kind: 'replace-picture', old: picture.asset, new: other }, choose);
     other = '';
   }
 </script>
@@ -54,7 +53,7 @@
         </li>
       {/each}
     </ul>
-    <button type="button" class="btn btn-primary h-[32px] min-h-0 self-start" onclick={() => void show()}
+    <button type="button" class="btn btn-primary h-[32px] min-h-0 self-start" onclick={show}
       >Show it behind {selection.area?.name ?? 'the words'}</button
     >
     <div>
@@ -70,11 +69,8 @@
             <option value="">Everywhere instead of it …</option>
             {#each others as p (p.asset)}<option value={p.asset}>{p.name}</option>{/each}
           </select>
-          <button
-            type="button"
-            class="btn btn-outline h-[30px] min-h-0"
-            disabled={!other}
-            onclick={() => void replace()}>Replace</button
+          <button type="button" class="btn btn-outline h-[30px] min-h-0" disabled={!other} onclick={replace}
+            >Replace</button
           >
         </div>
       {/if}

@@ -14,19 +14,17 @@
   const own = $derived(doc.site?.gradients ?? []);
   const where = $derived(selection.area?.name ?? 'the area');
 
-  async function lay(look: string): Promise<void> {
+  function lay(look: string): void {
     const asked = { page: selection.page?.id ?? '', area: selection.area?.id ?? '' };
-    if (!(await edits.edit({ kind: 'lay-look', ...asked, look }, (card) => selection.chooseCard(card))))
+    void edits.edit({ kind: 'lay-look', ...asked, look }, (card) => {
+      selection.chooseCard(card);
       place.go('bench');
+    });
   }
 
-  async function layOver(saved: { name: string; gradient: unknown }): Promise<void> {
-    await addLayer(
-      bench,
-      { kind: 'gradient', name: saved.name, gradient: saved.gradient },
-      selection.layers.length,
-    );
-    place.go('bench');
+  function layOver(saved: { name: string; gradient: unknown }): void {
+    const layer = { kind: 'gradient', name: saved.name, gradient: saved.gradient };
+    void addLayer(bench, layer, selection.layers.length, () => place.go('bench'));
   }
 
   let problem = $state('');
@@ -71,9 +69,7 @@
             {look.backdrop.layers?.map((l) => l.name).join(', ') || 'a base colour'}
           </p>
           <div class="-ml-2 flex">
-            <button type="button" class="quiet act" onclick={() => void lay(look.id)}
-              >Put behind {where}</button
-            >
+            <button type="button" class="quiet act" onclick={() => lay(look.id)}>Put behind {where}</button>
             <button type="button" class="quiet" onclick={() => remove('looks', look.id, look.name)}
               >Remove</button
             >
@@ -94,7 +90,7 @@
             class="chip"
             style:background={gradientImage(saved.gradient)}
             aria-label="Lay {saved.name} over {where}"
-            onclick={() => void layOver(saved)}
+            onclick={() => layOver(saved)}
           ></button>
           <Field
             label="Name of the gradient {saved.name}"
@@ -120,7 +116,7 @@
           style:background={gradientImage(saved.gradient)}
           aria-label="Lay {saved.name} over {where}"
           title="Lay it over {where}"
-          onclick={() => void layOver(saved)}
+          onclick={() => layOver(saved)}
         ></button>
         <span class="text-small">{saved.name}</span>
       </li>

@@ -108,15 +108,15 @@
             </p>
           </div>
         {:else}
-          <PictureGrid pictures={shown} {chosen} choose={(id) => (place.item = id)} />
+          <PictureGrid pictures={shown} {chosen} choose={(id) => place.pick(id)} />
         {/if}
-        <Details {picture} all={pictures} choose={(id) => (place.item = id)} />
+        <Details {picture} all={pictures} choose={(id) => place.pick(id)} />
       </div>
     {:else if tab === 'stock'}
       <StockSearch
         taken={(id) => {
           place.turn('own');
-          place.item = id;
+          place.pick(id);
         }}
       />
     {:else if tab === 'looks'}

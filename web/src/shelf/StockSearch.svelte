@@ -27,10 +27,11 @@
 
   async function take(offer: Stock): Promise<void> {
     fetching = offer.id;
+    const then = edits.unlessTurned(taken);
     try {
       const { asset } = await client.takeStock(offer.id);
-      const problem = await edits.edit({ kind: 'shelve-picture', asset }, taken);
-      if (problem?.kind === 'already-there') taken(asset.id);
+      const problem = await edits.edit({ kind: 'shelve-picture', asset }, then);
+      if (problem?.kind === 'already-there') then(asset.id);
     } catch (error) {
       notices.tell(error);
     } finally {

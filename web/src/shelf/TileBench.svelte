@@ -34,10 +34,12 @@
     trying = trying === way ? null : way;
     found = null;
     if (!trying) return;
+    const { id } = asset;
     try {
-      found = await client.mendFacts(asset.id, way);
+      const facts = await client.mendFacts(id, way);
+      if (trying === way && asset.id === id) found = facts;
     } catch (error) {
-      trying = null;
+      if (trying === way && asset.id === id) trying = null;
       notices.tell(error);
     }
   }
@@ -45,9 +47,10 @@
   async function keep(): Promise<void> {
     if (!trying) return;
     busy = true;
+    const then = edits.unlessTurned(choose);
     try {
       const { asset: mended } = await client.mend(asset.id, trying);
-      await edits.edit({ kind: 'shelve-picture', asset: mended }, choose);
+      await edits.edit({ kind: 'shelve-picture', asset: mended }, then);
     } catch (error) {
       notices.tell(error);
     } finally {

@@ -24,6 +24,8 @@ export class Edits {
   private base: State | null = null;
   /** What is being kept, until it is. */
   private keeping: Change[] = [];
+  /** Counts what the hand chooses and turns to. */
+  private turns = 0;
   /** The newest revision that was heard of. */
   private heard = 0;
   private readonly doc: Doc;
@@ -59,6 +61,22 @@ export class Edits {
     await hand?.settle();
   }
 
+  /** The hand chooses something else, or turns to it: what is under way is settled. */
+  turn(): void {
+    this.turns += 1;
+    void this.settle();
+  }
+
+  /** What an answer may choose or turn to: nothing, once the hand has turned to something else itself. */
+  unlessTurned<T>(then: (found: T) => void): (found: T) => void {
+    const { turns } = this;
+    return (found) => {
+      if (turns !== this.turns) return;
+      then(found);
+      this.turns = turns;
+    };
+  }
+
   /** One after the other. */
   private inLine<T>(call: () => Promise<T>): Promise<T> {
     const done = this.line.then(call);
@@ -89,15 +107,21 @@ export class Edits {
     this.shown.ring();
   }
 
-  /** Keep a change as one step. Gives the problem when it was refused; then what was there stays. */
-  keep(change: Change, label: string): Promise<Problem | null> {
+  /**
+   * Keep a change as one step. Gives the problem when it was refused; then what was there stays.
+   * Once it is kept, `then` chooses what is looked at next, unless the hand has by then.
+   */
+  keep(change: Change, label: string, then: () => void = () => {}): Promise<Problem | null> {
+    const kept = this.unlessTurned(then);
     const before = this.base ?? this.doc.state;
     this.doc.change = change;
     this.keeping = [...this.keeping, change];
     this.shown.ring();
     return this.inLine(async () => {
       try {
-        return await this.tried(change, label, before);
+        await this.tried(change, label, before);
+        kept(undefined);
+        return null;
       } catch (error) {
         if (this.doc.change === change) this.doc.change = null;
         this.shown.ring();
@@ -108,22 +132,22 @@ export class Edits {
     });
   }
 
-  private async tried(change: Change, label: string, before: State | null): Promise<null> {
+  private async tried(change: Change, label: string, before: State | null): Promise<void> {
     for (let n = 1; ; n += 1) {
       const { state } = this.doc;
-      if (!state) return null;
+      if (!state) return;
       const patch = change(state.document);
       if (same(state.document, patch)) {
         if (this.doc.change === change) this.doc.change = null;
         this.shown.ring();
-        return null;
+        return;
       }
       try {
         await this.taken(await this.server.change(state.revision, patch, label), change);
         this.notices.clear();
         if (before && before.revision !== state.revision)
           this.overtook(before.document, state.document, patch, label);
-        return null;
+        return;
       } catch (error) {
         if (!stale(error) || n === TRIES) throw error;
         await this.catchUp();
@@ -142,15 +166,19 @@ export class Edits {
     }
   }
 
-  /** Carry out an edit that the core computes, as one step. Gives the problem when it was refused. */
+  /**
+   * Carry out an edit that the core computes, as one step. Gives the problem when it was refused.
+   * What it made is chosen, unless the hand has chosen something else before the answer came.
+   */
   edit(what: Edit, chosen: (id: string) => void = () => {}): Promise<Problem | null> {
     void this.settle();
+    const answered = this.unlessTurned(chosen);
     return this.inLine(async () => {
       try {
         const answer = await this.again(() => this.server.edit(this.doc.revision, what));
         await this.taken(answer.step);
         this.notices.clear();
-        if (answer.chosen) chosen(answer.chosen);
+        if (answer.chosen) answered(answer.chosen);
         return null;
       } catch (error) {
         const problem = await this.refusal(error);

@@ -16,7 +16,7 @@ export class Place {
 
   go(view: View): void {
     if (view === this.view) return;
-    void this.edits.settle();
+    this.edits.turn();
     this.edits.forget();
     this.view = view;
     this.tab = '';
@@ -25,13 +25,19 @@ export class Place {
   }
 
   turn(tab: string): void {
-    void this.edits.settle();
+    this.edits.turn();
     this.tab = tab;
     this.item = '';
   }
 
+  /** Choose one of the things that the view shows. */
+  pick(item: string): void {
+    this.edits.turn();
+    this.item = item;
+  }
+
   open(panel: string): void {
-    void this.edits.settle();
+    this.edits.turn();
     this.panel = panel;
   }
 

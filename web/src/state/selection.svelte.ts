@@ -81,7 +81,7 @@ export class Selection {
   }
 
   private change(how: () => void): void {
-    void this.edits.settle();
+    this.edits.turn();
     this.edits.forget();
     how();
     this.moved.ring();

@@ -85,8 +85,8 @@ export class Uploads {
   }
 
   /** Show a picture in the present area: in a layer, in its lowest picture layer, or in a new one. */
-  lay(asset: Asset, layer: ImageLayer | null): Promise<Problem | null> {
-    return this.layAt(asset, this.place(layer));
+  lay(asset: Asset, layer: ImageLayer | null, then: () => void = () => {}): Promise<Problem | null> {
+    return this.layAt(asset, this.place(layer), then);
   }
 
   private place(layer: ImageLayer | null): Place {
@@ -96,9 +96,10 @@ export class Uploads {
     return { page: page?.id ?? '', area: area?.id ?? '', layer: target?.id ?? null };
   }
 
-  private async layAt(asset: Asset, place: Place): Promise<Problem | null> {
+  private async layAt(asset: Asset, place: Place, then: () => void = () => {}): Promise<Problem | null> {
     const problem = await this.edits.edit({ kind: 'lay-picture', ...place, asset }, (card) => {
       if (this.selection.area?.id === place.area) this.selection.chooseCard(card);
+      then();
     });
     if (!problem) this.note(asset);
     return problem;
