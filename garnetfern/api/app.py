@@ -20,7 +20,7 @@ from ..core.css.escape import style_text
 from ..core.document import pointed_at
 from ..fonts import FOLDER as FONTS
 from ..service.build_up import BuildUp
-from ..service.check import check_page
+from ..service.check import check_page, verdict
 from ..service.every_situation import page_met
 from ..service.remedies import overlay_remedy
 from ..service.studio import Studio
@@ -96,12 +96,12 @@ def computing_routes(studio: Studio, versions: Versions) -> APIRouter:
     """Readings, the build-up, remedies, and the rule."""
     api = APIRouter(prefix="/api", responses={**problem_of(409), **problem_of(422), **problem_of(404)})
 
-    @api.post("/readings", response_model=list[m.ReadingView])
+    @api.post("/readings", response_model=m.ReadingsView)
     def readings(body: m.Asked, have: Have = None) -> Any:
         with studio.manners.hurry():
             site = studio.site(body.patch, body.revision)
             found = check_page(studio.reader, site, studio.page(site, body.page))
-            return versions.answer(found, have)
+            return versions.answer({"readings": found, **verdict(site, found)}, have)
 
     @api.post("/build-up", response_model=m.BuildUpView)
     def build_up(body: m.AskedBuildUp, window: Window = "", have: Have = None) -> Any:

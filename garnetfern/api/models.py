@@ -115,12 +115,22 @@ class ReadingView(BaseModel):
     sentence: str
 
 
+class ReadingsView(BaseModel):
+    """The readings of a page, and what they come to; `good`: every word that was measured can be read."""
+
+    readings: list[ReadingView]
+    sentence: str
+    good: bool
+
+
 class CardView(BaseModel):
     """A card of the build-up: the picture as far as a layer, and the worst reading there."""
 
     id: str
     below: str | None = Field(description="the area below whose sheet this is; none for the area's own")
     name: str | None
+    aside: str = Field(description="what is said beside its name")
+    ink: str = Field(description="a CSS background that stands for the layer at full strength")
     picture: str
     ratio: float | None
     shown: str | None

@@ -17,6 +17,7 @@ from ..core.resolve.lengths import Viewport
 from ..core.resolve.moment import Moment
 from ..core.resolve.records import AreaRecord, Box, Line, PageRecord, Sheet
 from .check import floored
+from .kinds import aside, ink
 
 CARD = (320, 198)
 """Width and height of a card's picture in px: twice its size on the bench of an ordinary window."""
@@ -147,7 +148,7 @@ class BuildUp:
                 part = canvas.copy()
                 paint_area(part, lower, lower.sheets[: n + 1], region, self.reader.pictures)
                 card = self._card(f"{lower.id}/{sheet.id}", part, None)
-                cards.append(card | {"below": lower.id, "name": names.get(sheet.id, "Base")})
+                cards.append(card | {"below": lower.id, "name": names.get(sheet.id, "Base"), "aside": "below"})
             paint_area(canvas, lower, lower.sheets, region, self.reader.pictures)
         return cards
 
@@ -167,6 +168,13 @@ class BuildUp:
             said.append(f"{names[gain[2]['id']]} {verb} most: {gain[1]['shown']} becomes {gain[2]['shown']}")
         return "; ".join(said) + "." if said else "No layer changes much for these words."
 
+    def _said(self, card: str) -> dict[str, str]:
+        """What is said beside a card's name, and what it is drawn with."""
+        if card == "base":
+            return {"aside": self.area.backdrop.base or "none", "ink": self.area.backdrop.base or ""}
+        layer = next((x for x in self.area.backdrop.layers if x.id == card), None)
+        return {"aside": aside(layer), "ink": ink(layer)} if layer else {"aside": "", "ink": ""}
+
     def _card(self, card: str, pixels: Bytes, worst: tuple[Reading, str] | None) -> dict[str, Any]:
         reading, name = worst if worst else (None, None)
         ratio = reading.ratio if reading else None
@@ -174,6 +182,7 @@ class BuildUp:
             "id": card,
             "below": None,
             "name": None,
+            **self._said(card),
             "picture": data_url(pixels),
             "ratio": ratio,
             "shown": None if ratio is None else floored(ratio),

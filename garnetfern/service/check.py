@@ -72,6 +72,27 @@ def reading_view(reading: Reading, situation: Situation) -> dict[str, Any]:
     }
 
 
+def verdict(site: Site, found: Collection[dict[str, Any]]) -> dict[str, Any]:
+    """In one sentence whether the words of a page can be read, from its readings as plain data.
+
+    `good`: every word that was measured can be read, and something was.
+    """
+    short = [r for r in found if r["vouched"] and not r["meets"]]
+    if not found:
+        return {"sentence": "There are no words here yet.", "good": False}
+    if short:
+        blocks, screens = len({r["block"] for r in short}), {r["screen"] for r in short}
+        names = [s.name.lower() for s in site.screens if s.id in screens]
+        where = "on every screen" if len(names) == len(site.screens) else f"on the {' and the '.join(names)}"
+        what = "One block of words falls" if blocks == 1 else f"{blocks} blocks of words fall"
+        return {"sentence": f"{what} short {where}.", "good": False}
+    measured = [r for r in found if r["vouched"] and r["ratio"] is not None]
+    if not measured:
+        return {"sentence": "Nothing here could be measured.", "good": False}
+    reserve = "" if len(measured) == len(found) else ", as far as it could be measured"
+    return {"sentence": f"Every word can be read on every screen{reserve}.", "good": True}
+
+
 def check_page(reader: Reader, site: Site, page: Page, kinds: Collection[str] | None = AT_HAND) -> list[dict[str, Any]]:
     """The readings of a page in the situations of some kinds (None: of all), as plain data."""
     pairs = reader.read_page(site, page, kinds)

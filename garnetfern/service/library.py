@@ -7,7 +7,7 @@ from ..core.css.declarations import gradient_value
 from ..core.document import Gradient
 from ..stock.gradients import GRADIENTS
 from .figures import SILHOUETTES, TILES, silhouette_image, tile_image
-from .offers import kinds
+from .kinds import kinds
 
 BLENDS: tuple[tuple[str, tuple[str, ...]], ...] = (
     ("lies over", ("normal",)),

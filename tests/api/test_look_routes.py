@@ -69,7 +69,8 @@ def test_a_page_is_shown_at_rest_and_pointed_at(client):
     pointed = "\n".join(client.post("/api/live", json={**asked(client), "patch": patch, "pointed": True}).json()["css"])
     assert ".gf-over {\n  background-color: #ffffff;\n  opacity: 0.5;" in rest
     assert ".gf-over {\n  background-color: #ffffff;\n  opacity: 0.9;" in pointed
-    names = [r["name"] for r in client.post("/api/readings", json={**asked(client), "patch": patch}).json()]
+    found = client.post("/api/readings", json={**asked(client), "patch": patch}).json()
+    names = [r["name"] for r in found["readings"]]
     assert "Phone, pointer over" in names
 
 

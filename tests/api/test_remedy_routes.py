@@ -55,8 +55,9 @@ def test_a_page_is_mended_in_one_patch(client):
     mended = found[-1]
     assert mended["left"] == []
     assert [d["words"] for d in mended["done"]] == [HEADING["wording"]]
-    readings = client.post("/api/readings", json=asked(client, patch=mended["patch"])).json()
-    assert all(r["meets"] for r in readings)
+    found = client.post("/api/readings", json=asked(client, patch=mended["patch"])).json()
+    assert found["good"]
+    assert all(r["meets"] for r in found["readings"])
 
 
 @pytest.mark.parametrize(

@@ -19,7 +19,7 @@ import type {
   Overlay,
   PageLine,
   Picture,
-  Reading,
+  Readings,
   Rule,
   SchemeCard,
   SchemeTried,
@@ -88,7 +88,7 @@ export const bundlePath = (number: number) => `/api/bundle.zip?number=${number}`
 export const before = (page: string) => get<Live>(`/api/before?page=${page}`);
 export const live = (asked: Asked, pointed = false, situation: string | null = null) =>
   postAgain<Live>('/api/live', asked.page, { ...asked, pointed, situation });
-export const readings = (asked: Asked) => postAgain<Reading[]>('/api/readings', asked.page, asked);
+export const readings = (asked: Asked) => postAgain<Readings>('/api/readings', asked.page, asked);
 export const buildUp = (asked: AskedArea & { block?: string | null }, signal: AbortSignal) =>
   postAgain<BuildUp>('/api/build-up', `${asked.page} ${asked.area}`, asked, signal);
 export const overlay = (asked: AskedLayer, signal: AbortSignal) =>

@@ -1526,6 +1526,16 @@ export interface components {
             below: string | null;
             /** Name */
             name: string | null;
+            /**
+             * Aside
+             * @description what is said beside its name
+             */
+            aside: string;
+            /**
+             * Ink
+             * @description a CSS background that stands for the layer at full strength
+             */
+            ink: string;
             /** Picture */
             picture: string;
             /** Ratio */
@@ -3205,6 +3215,18 @@ export interface components {
             short: components["schemas"]["LetterView"][];
             /** Sentence */
             sentence: string;
+        };
+        /**
+         * ReadingsView
+         * @description The readings of a page, and what they come to; `good`: every word that was measured can be read.
+         */
+        ReadingsView: {
+            /** Readings */
+            readings: components["schemas"]["ReadingView"][];
+            /** Sentence */
+            sentence: string;
+            /** Good */
+            good: boolean;
         };
         /**
          * RemedyLine
@@ -6066,7 +6088,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ReadingView"][];
+                    "application/json": components["schemas"]["ReadingsView"];
                 };
             };
             /** @description Not Found */

@@ -2,28 +2,9 @@
   /** Whether the words of the page can be read, in one sentence, and what can be done where they cannot. */
   import { useBench } from '../state/context';
 
-  const { doc, findings, sight, ways } = useBench();
+  const { findings, sight, ways } = useBench();
 
-  const verdict = $derived.by(() => {
-    const { short, readings } = findings;
-    if (readings.length === 0) return { text: '', short: false };
-    if (short.length === 0) {
-      const unsure = readings.filter((r) => !r.vouched).length;
-      if (unsure === readings.length) return { text: 'Nothing here could be measured.', short: true };
-      return {
-        text: `Every word can be read on every screen${unsure > 0 ? ', as far as it could be measured' : ''}.`,
-        short: false,
-      };
-    }
-    const blocks = new Set(short.map((r) => r.block)).size;
-    const names = doc.screens
-      .filter((s) => short.some((r) => r.screen === s.id))
-      .map((s) => s.name.toLowerCase());
-    const where =
-      names.length === doc.screens.length ? 'on every screen' : `on the ${names.join(' and the ')}`;
-    const what = blocks === 1 ? 'One block of words falls' : `${blocks} blocks of words fall`;
-    return { text: `${what} short ${where}.`, short: true };
-  });
+  const verdict = $derived(findings.verdict);
 </script>
 
 <div class="verdicts">
@@ -36,11 +17,11 @@
   <p
     class="truncate font-semibold"
     role="status"
-    title={verdict.text}
-    class:text-warning={verdict.short}
-    class:text-success={!verdict.short}
+    title={verdict?.sentence}
+    class:text-warning={verdict && !verdict.good}
+    class:text-success={verdict?.good}
   >
-    {verdict.text}
+    {verdict?.sentence ?? ''}
   </p>
   {#if findings.short.length > 0}
     <label

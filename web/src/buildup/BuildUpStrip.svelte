@@ -1,7 +1,6 @@
 <script lang="ts">
   /** The layers of the chosen area from the base to the words, and the worst reading after each. */
   import type { Layer } from '../api/types';
-  import { kindOf } from '../layers/kinds';
   import { useBench } from '../state/context';
   import AddLayer from './AddLayer.svelte';
   import CardView from './Card.svelte';
@@ -19,21 +18,18 @@
   /** The card that is being moved, and how far to the right, px. */
   let moved = $state.raw<{ id: string; by: number } | null>(null);
 
-  type Entry = { id: string; name: string; aside: string; layer: Layer | null; below: string | null };
+  type Entry = { id: string; name: string; layer: Layer | null; below: string | null };
   const cards = $derived(findings.buildUp?.cards ?? []);
   const entries = $derived<Entry[]>([
-    ...cards.flatMap((c) =>
-      c.below ? [{ id: c.id, name: c.name ?? '', aside: 'below', layer: null, below: c.below }] : [],
-    ),
-    { id: 'base', name: 'Base', aside: selection.area?.backdrop.base ?? 'none', layer: null, below: null },
+    ...cards.flatMap((c) => (c.below ? [{ id: c.id, name: c.name ?? '', layer: null, below: c.below }] : [])),
+    { id: 'base', name: 'Base', layer: null, below: null },
     ...selection.layers.map((layer) => ({
       id: layer.id,
       name: layer.name,
-      aside: aside(layer),
       layer,
       below: null,
     })),
-    { id: 'words', name: 'Words', aside: '', layer: null, below: null },
+    { id: 'words', name: 'Words', layer: null, below: null },
   ]);
   const first = $derived(entries.filter((e) => e.below).length);
   const size = $derived(measures(entries.length, width, height));
@@ -47,10 +43,6 @@
   function said(block: { wording?: string; kind: string } | undefined): string {
     const words = block?.wording || block?.kind || '';
     return words.length > 34 ? `${words.slice(0, 32)} …` : words;
-  }
-
-  function aside(layer: Layer): string {
-    return layer.visible === false ? 'off' : kindOf(layer).aside(layer);
   }
 
   const placeOf = (id: string) => selection.layers.findIndex((l) => l.id === id);
@@ -108,7 +100,6 @@
           <CardView
             id={entry.id}
             name={entry.name}
-            aside={entry.aside}
             layer={entry.layer}
             below={entry.below !== null}
             height={size.picture}

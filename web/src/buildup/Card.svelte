@@ -4,7 +4,6 @@
   import EyeOff from '@lucide/svelte/icons/eye-off';
   import type { Card, Layer } from '../api/types';
   import { LayerEditor, shownLayer } from '../layers/change';
-  import { kindOf } from '../layers/kinds';
   import { pull } from '../parts/pull';
   import Track from '../parts/Track.svelte';
   import { useBench } from '../state/context';
@@ -13,7 +12,6 @@
   type Props = {
     id: string;
     name: string;
-    aside: string;
     layer: Layer | null;
     card: Card | undefined;
     below: boolean;
@@ -26,7 +24,7 @@
     pulled: (by: number | null) => void;
     dropped: () => void;
   };
-  let { id, name, aside, layer, card, below, height, choose, shift, pulled, dropped }: Props = $props();
+  let { id, name, layer, card, below, height, choose, shift, pulled, dropped }: Props = $props();
   const bench = useBench();
   const { selection } = bench;
 
@@ -78,7 +76,7 @@
     style:--at="{under ?? opacity * 100}%"
     title="Strength: {under ?? Math.round(opacity * 100)} %"
   >
-    <div style:background={kindOf(layer).ink(layer)}></div>
+    <div style:background={card?.ink}></div>
     <Track
       label="Strength of {name}"
       value={opacity}
@@ -92,7 +90,7 @@
 {/if}
 <div class="flex min-h-6 items-center gap-1 text-small" class:opacity-70={below}>
   <span class="truncate font-semibold" title={name}>{name}</span>
-  <span class="muted ml-auto whitespace-nowrap" title={aside}>{aside}</span>
+  <span class="muted ml-auto whitespace-nowrap" title={card?.aside}>{card?.aside ?? ''}</span>
   {#if layer}
     <button
       type="button"

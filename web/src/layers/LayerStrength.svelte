@@ -6,12 +6,14 @@
   import { layerEditor, shownLayer } from './change';
   import { useBench } from '../state/context';
 
-  let { layer, ink }: { layer: Layer; ink: string } = $props();
+  /** `ink`: what the track is drawn with; without it what the core draws its card's with. */
+  let { layer, ink }: { layer: Layer; ink?: string } = $props();
   const bench = useBench();
   const { findings, selection, sight } = bench;
   const to = layerEditor(() => layer);
   const own = $derived(shownLayer(bench, layer));
   const opacity = $derived(own.opacity ?? 1);
+  const card = $derived(findings.buildUp?.cards.find((c) => c.id === layer.id));
   const overlay = $derived(findings.overlay?.layer === layer.id ? findings.overlay : null);
   const keep = (value: number) =>
     to.keep({ opacity: value }, `${layer.name} at ${Math.round(value * 100)} %`);
@@ -20,7 +22,7 @@
 <Strength
   label="Strength"
   value={opacity}
-  {ink}
+  ink={ink ?? card?.ink ?? ''}
   tick={sight.pointed ? null : overlay?.opacity}
   show={(value) => to.show({ opacity: value })}
   {keep}

@@ -1,12 +1,14 @@
+import type { Component } from 'svelte';
 import type { Layer } from '../api/types';
-import type { Kind } from './kind';
+import LayerStrength from './LayerStrength.svelte';
 
-const modules = import.meta.glob<Kind>('./kinds/*/kind.ts', { eager: true, import: 'default' });
+/** A layer of a kind. */
+export type Of<K extends Layer['kind']> = Extract<Layer, { kind: K }>;
 
-const byName = new Map(Object.values(modules).map((k) => [k.kind, k]));
+type Settings = Component<{ layer: Layer }>;
+const modules = import.meta.glob<Settings>('./kinds/*/Settings.svelte', { eager: true, import: 'default' });
 
-export function kindOf(layer: Layer): Kind {
-  const kind = byName.get(layer.kind);
-  if (!kind) throw new Error(`There is no layer of the kind ${layer.kind}.`);
-  return kind;
+/** The settings of a layer's kind: a folder of its name. A kind that has none is set in what all layers have. */
+export function settingsOf(layer: Layer): Settings {
+  return modules[`./kinds/${layer.kind}/Settings.svelte`] ?? (LayerStrength as Settings);
 }

@@ -58,13 +58,7 @@
     const timer = setTimeout(() => {
       client
         .readings(asked)
-        .then((readings) => {
-          const short = new Set(readings.filter((r) => !r.meets).map((r) => r.block));
-          told =
-            short.size === 0
-              ? 'Every word on this page can be read in it.'
-              : `${short.size} block${short.size > 1 ? 's' : ''} of words on this page fall${short.size > 1 ? '' : 's'} short in it.`;
-        })
+        .then((found) => (told = found.sentence))
         .catch(() => {});
     }, 300);
     return () => clearTimeout(timer);

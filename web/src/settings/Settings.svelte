@@ -1,6 +1,6 @@
 <script lang="ts">
   import BlendChooser from '../layers/BlendChooser.svelte';
-  import { kindOf } from '../layers/kinds';
+  import { settingsOf } from '../layers/kinds';
   import LayerHead from '../layers/LayerHead.svelte';
   import Pointer from '../layers/Pointer.svelte';
   import Scope from '../parts/Scope.svelte';
@@ -12,7 +12,7 @@
 
   const { selection } = useBench();
   const layer = $derived(selection.layer);
-  const Kind = $derived(layer ? kindOf(layer).Settings : null);
+  const Own = $derived(layer ? settingsOf(layer) : null);
   const differs = (item: { screens?: Record<string, object> }) => Object.keys(item.screens ?? {});
   /** The screens on which something differs, where settings can be made for one screen. */
   const scoped = $derived(
@@ -44,8 +44,8 @@
         {#if scoped}<Scope differs={scoped} />{/if}
       </div>
     {/if}
-    {#if layer && Kind}
-      <Kind {layer} />
+    {#if layer}
+      <Own {layer} />
     {:else if selection.cardId === 'words'}
       <WordSettings />
     {:else}

@@ -8,6 +8,7 @@ import type {
   Reading,
   ScreenAreas,
   Situations,
+  Verdict,
   Widths,
 } from '../api/types';
 import type { Doc } from './doc.svelte';
@@ -20,6 +21,8 @@ import type { Sight } from './sight.svelte';
 /** What the core has computed for what is shown and chosen. */
 export class Findings {
   readings = $state.raw<Reading[]>([]);
+  /** What they come to; null: they are not there yet. */
+  verdict = $state.raw<Verdict | null>(null);
   buildUp = $state.raw<BuildUp | null>(null);
   overlay = $state.raw<Overlay | null>(null);
   framing = $state.raw<Framing | null>(null);
@@ -96,6 +99,7 @@ export class Findings {
     const { page, area, card } = this.selection.chosen;
     if (page !== this.of.page) {
       this.readings = [];
+      this.verdict = null;
       this.areaViews = [];
       this.answered = '';
       // a page that was just come to shows nothing yet that its readings should follow
@@ -119,7 +123,9 @@ export class Findings {
       const question = JSON.stringify(asked);
       if (question === this.answered || !this.doc.state) return;
       try {
-        this.readings = await client.readings(asked);
+        const { readings, ...verdict } = await client.readings(asked);
+        this.readings = readings;
+        this.verdict = verdict;
         this.answered = question;
         this.settle();
       } catch (error) {

@@ -8,19 +8,18 @@ what cannot be said there it notes in `ruling.left_out`.
 import sys
 from types import ModuleType
 
-from ...document import LayerBase, Site
-from ...registry import entries
+from ...document import LAYER_KINDS, LayerBase, Site
+from ...registry import parts
 from ..declarations import Declarations, number
 from ._ruling import Background, Ruling
 
-EMITTERS: dict[str, ModuleType] = entries(sys.modules[__name__])
+EMITTERS: dict[str, ModuleType] = parts(sys.modules[__name__], LAYER_KINDS)
 """The module of every kind."""
 
 
 def layer_declarations(layer: LayerBase, site: Site) -> Declarations:
     """All of a layer but its picture files."""
-    kind: str = layer.kind  # type: ignore[attr-defined]
-    found: Declarations = EMITTERS[kind].declarations(layer, site)
+    found: Declarations = EMITTERS[layer.kind].declarations(layer, site)
     if layer.opacity < 1:
         found = [*found, ("opacity", number(layer.opacity))]
     if layer.blend != "normal":
@@ -30,8 +29,7 @@ def layer_declarations(layer: LayerBase, site: Site) -> Declarations:
 
 def layer_backgrounds(layer: LayerBase, ruling: Ruling) -> list[Background]:
     """A layer as backgrounds of one rule, bottom first."""
-    kind: str = layer.kind  # type: ignore[attr-defined]
-    found: list[Background] = EMITTERS[kind].backgrounds(layer, ruling)
+    found: list[Background] = EMITTERS[layer.kind].backgrounds(layer, ruling)
     return found
 
 

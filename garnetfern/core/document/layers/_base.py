@@ -1,6 +1,6 @@
 """What every layer has, and the sixteen ways of blending."""
 
-from typing import Literal
+from typing import TYPE_CHECKING, Literal
 
 from ..base import Fraction, Identifier, Model, Name
 
@@ -32,6 +32,12 @@ class LayerBase(Model):
     visible: bool = True
     opacity: Fraction = 1.0
     blend: BlendMode = "normal"
+
+    if TYPE_CHECKING:
+
+        @property
+        def kind(self) -> str:
+            """The name of its kind, a field of each model of its own."""
 
     def assets(self) -> tuple[str, ...]:
         """The ids of the pictures it shows."""

@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 from typing import Any
 
-from ...core.document import Page, Site
+from ...core.document import EdgeLayer, Page, Site
 from ._offer import Offer
 
 ORDER, NAME, TITLE = 5, "edge shade", "A shade along an edge"
@@ -28,3 +28,13 @@ def offers(site: Site, _: Page) -> Iterator[Offer]:
     for name, look, own in SHADES:
         layer = {"kind": "edge", "name": f"Shade, {name}", "colour": colour, "opacity": 0.7, **own}
         yield Offer(f"Edge shade: {name}", f"background: {look}", layer)
+
+
+def aside(layer: EdgeLayer) -> str:
+    """Where it lies."""
+    return "all round" if layer.around else ", ".join(layer.edges)
+
+
+def ink(layer: EdgeLayer) -> str:
+    """Its colour."""
+    return layer.colour

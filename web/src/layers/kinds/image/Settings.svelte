@@ -1,21 +1,21 @@
 <script lang="ts">
-  import type { ImageLayer } from '../api/types';
-  import { on } from '../state/screens';
-  import { editorOf, type Values } from '../state/editor';
-  import { put } from '../state/target';
-  import Choice from '../parts/Choice.svelte';
-  import Differs from '../parts/Differs.svelte';
-  import Field from '../parts/Field.svelte';
-  import LengthField from '../parts/LengthField.svelte';
-  import LayerStrength from '../layers/LayerStrength.svelte';
-  import FilterSettings from './FilterSettings.svelte';
-  import FocalPad from './FocalPad.svelte';
-  import PictureChooser from './PictureChooser.svelte';
-  import PlaceSettings from './PlaceSettings.svelte';
-  import TileSettings from './TileSettings.svelte';
-  import Tabs from '../parts/Tabs.svelte';
-  import UploadList from './UploadList.svelte';
-  import { useBench } from '../state/context';
+  import type { ImageLayer } from '../../../api/types';
+  import { on } from '../../../state/screens';
+  import { editorOf, type Values } from '../../../state/editor';
+  import { put } from '../../../state/target';
+  import Choice from '../../../parts/Choice.svelte';
+  import Differs from '../../../parts/Differs.svelte';
+  import Field from '../../../parts/Field.svelte';
+  import LengthField from '../../../parts/LengthField.svelte';
+  import LayerStrength from '../../LayerStrength.svelte';
+  import FilterSettings from '../../../settings/FilterSettings.svelte';
+  import FocalPad from '../../../settings/FocalPad.svelte';
+  import PictureChooser from '../../../settings/PictureChooser.svelte';
+  import PlaceSettings from '../../../settings/PlaceSettings.svelte';
+  import TileSettings from '../../../settings/TileSettings.svelte';
+  import Tabs from '../../../parts/Tabs.svelte';
+  import UploadList from '../../../settings/UploadList.svelte';
+  import { useBench } from '../../../state/context';
 
   let { layer }: { layer: ImageLayer } = $props();
   const { doc, edits, findings, place, selection, uploads } = useBench();

@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator
 
-from ...core.document import Page, Site
+from ...core.document import ColourLayer, Page, Site
 from ._offer import Offer
 
 ORDER, NAME, TITLE = 0, "colour", "A colour"
@@ -15,3 +15,13 @@ def offers(site: Site, _: Page) -> Iterator[Offer]:
     for colour in site.palette or WITHOUT_A_PALETTE:
         layer = {"kind": "colour", "name": "Overlay", "colour": colour, "opacity": STRENGTH}
         yield Offer(f"Colour {colour}", f"background: {colour}", layer)
+
+
+def aside(layer: ColourLayer) -> str:
+    """How strong it is."""
+    return f"{round(layer.opacity * 100)} %"
+
+
+def ink(layer: ColourLayer) -> str:
+    """Itself."""
+    return layer.colour

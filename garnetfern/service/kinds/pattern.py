@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator
 
-from ...core.document import Page, Site
+from ...core.document import Page, PatternLayer, Site
 from ..figures import TILES, tile_image
 from ._offer import Offer
 
@@ -15,3 +15,13 @@ def offers(_: Site, __: Page) -> Iterator[Offer]:
         look = f"background: currentColor; mask-image: {tile_image(tile.id)}"
         layer = {"kind": "pattern", "name": tile.name, "tile": tile.id, "colour": "#ffffff", "opacity": 0.15}
         yield Offer(f"Pattern: {tile.name}", look, layer)
+
+
+def aside(layer: PatternLayer) -> str:
+    """How large a tile is."""
+    return f"{layer.size:g} px"
+
+
+def ink(layer: PatternLayer) -> str:
+    """Its colour."""
+    return layer.colour

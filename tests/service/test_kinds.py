@@ -6,7 +6,7 @@ from pydantic import TypeAdapter
 from garnetfern.core.document import Layer, read_site
 from garnetfern.core.document.layers import LAYER_KINDS
 from garnetfern.fonts import shipped_fonts
-from garnetfern.service.offers import KINDS, kinds, offered
+from garnetfern.service.kinds import KINDS, aside, ink, kinds, offered
 
 LAYERS = TypeAdapter(Layer)
 
@@ -27,8 +27,12 @@ def test_every_offer_becomes_a_layer_of_a_page_as_it_is(demo, kind):
     plain = demo.site.model_dump(mode="json")
     for n, offer in enumerate(found):
         layer = {**offer.layer, "id": f"laid-{n}"}
+        made = LAYERS.validate_python(layer)
+        assert aside(made) not in ("", "off")
+        assert ink(made)
+        assert aside(made.model_copy(update={"visible": False})) == "off"
         # what is offered says all that it means, in the document's own words
-        assert layer.items() <= LAYERS.validate_python(layer).model_dump(mode="json").items()
+        assert layer.items() <= made.model_dump(mode="json").items()
         plain["pages"][0]["bands"][0]["backdrop"]["layers"].append(layer)
         assert offer.style.startswith(("background:", "mask"))
     plain["pages"][0]["bands"][0]["backdrop"]["layers"] = plain["pages"][0]["bands"][0]["backdrop"]["layers"][-24:]

@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator
 
-from ...core.document import Page, Site
+from ...core.document import Page, ShapeLayer, Site
 from ..figures import SILHOUETTES, silhouette_image
 from ._offer import Offer
 
@@ -17,3 +17,13 @@ def offers(_: Site, page: Page) -> Iterator[Offer]:
         style = f"background: currentColor; mask: {silhouette_image(figure.id)} bottom / 100% 70% no-repeat"
         layer = {"kind": "shape", "name": figure.name, "silhouette": figure.id, "colour": colour, "depth": DEPTH}
         yield Offer(f"Silhouette: {figure.name}", style, layer)
+
+
+def aside(layer: ShapeLayer) -> str:
+    """Along which side it lies."""
+    return layer.side
+
+
+def ink(layer: ShapeLayer) -> str:
+    """Its colour."""
+    return layer.colour

@@ -2,10 +2,11 @@
 
 from collections.abc import Iterator
 
-from ...core.document import Page, Site
+from ...core.document import ImageLayer, Page, Site
 from ._offer import Offer
 
 ORDER, NAME, TITLE = 1, "picture", "A picture"
+SIZES = {"cover": "fills", "contain": "whole", "natural": "natural", "stretch": "stretched", "own": "own size"}
 
 
 def offers(site: Site, _: Page) -> Iterator[Offer]:
@@ -13,3 +14,13 @@ def offers(site: Site, _: Page) -> Iterator[Offer]:
     for asset in site.assets:
         style = f"background: url(/thumbs/{asset.hash[:10]}) center / cover"
         yield Offer(f"The picture {asset.name}", style, {"kind": "image", "name": asset.title, "asset": asset.id})
+
+
+def aside(layer: ImageLayer) -> str:
+    """How large it is, or that it is repeated."""
+    return SIZES[layer.size] if set(layer.repeat) == {"no-repeat"} else "tiles"
+
+
+def ink(_: ImageLayer) -> str:
+    """A grey, as a picture has no colour of its own."""
+    return "#8a8378"

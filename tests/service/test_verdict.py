@@ -1,0 +1,42 @@
+"""What the readings of a page come to, in one sentence: never more than was measured."""
+
+import pytest
+
+from garnetfern.service.check import verdict
+
+
+def reading(block="title", screen="phone", meets=True, vouched=True, ratio=7.0):
+    return {"block": block, "screen": screen, "meets": meets, "vouched": vouched, "ratio": ratio}
+
+
+SHORT = {"meets": False, "ratio": 2.0}
+UNSURE = {"vouched": False, "meets": False, "ratio": None}
+
+
+@pytest.mark.parametrize(
+    ("readings", "sentence", "good"),
+    [
+        ([], "There are no words here yet.", False),
+        ([reading()], "Every word can be read on every screen.", True),
+        ([reading(**UNSURE)], "Nothing here could be measured.", False),
+        ([reading(ratio=None)], "Nothing here could be measured.", False),
+        ([reading(), reading("text", **UNSURE)], "Every word can be read on every screen, as far as it", True),
+        ([reading(), reading("text", ratio=None)], "Every word can be read on every screen, as far as it", True),
+        ([reading(**SHORT), reading("text")], "One block of words falls short on the phone.", False),
+        (
+            [reading(**SHORT), reading("text", "desktop", **SHORT)],
+            "2 blocks of words fall short on the desktop and",
+            False,
+        ),
+        (
+            [reading(screen=s, **SHORT) for s in ("desktop", "tablet", "phone")],
+            "One block of words falls short on ev",
+            False,
+        ),
+        ([reading(**SHORT), reading("text", **UNSURE)], "One block of words falls short on the phone.", False),
+    ],
+)
+def test_a_sentence_for_every_outcome(demo, readings, sentence, good):
+    found = verdict(demo.site, readings)
+    assert found["sentence"].startswith(sentence)
+    assert found["good"] is good
