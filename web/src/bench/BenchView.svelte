@@ -112,6 +112,15 @@
       grid-template-columns: minmax(0, 1fr) 470px;
     }
   }
+  /* in a window that stands upright there is more room beneath each other than beside */
+  @container bench (max-aspect-ratio: 9/10) {
+    .strip {
+      grid-template: minmax(0, 1fr) minmax(240px, 42%) / minmax(0, 1fr);
+    }
+    .strip > :global(:last-child) {
+      border-top: 1px solid var(--color-base-300);
+    }
+  }
   .drawer {
     display: flex;
     flex: none;
