@@ -78,7 +78,7 @@ def document_routes(studio: Studio, versions: Versions) -> APIRouter:
     @api.post("/live", response_model=m.Live)
     def live(body: m.AskedLive, have: Have = None) -> Any:
         with studio.manners.hurry():
-            site = studio.site(body.patch, body.revision)
+            site = studio.asked(body.patch, body.revision)
             found = studio.page(site, body.page)
             met = page_met(site, found, body.situation) if body.situation else found
             page = studio.emitted(site, pointed_at(met) if body.pointed else met)
@@ -99,20 +99,20 @@ def computing_routes(studio: Studio, versions: Versions) -> APIRouter:
     @api.post("/readings", response_model=m.ReadingsView)
     def readings(body: m.Asked, have: Have = None) -> Any:
         with studio.manners.hurry():
-            site = studio.site(body.patch, body.revision)
+            site = studio.asked(body.patch, body.revision)
             found = check_page(studio.reader, site, studio.page(site, body.page))
             return versions.answer({"readings": found, **verdict(site, found)}, have)
 
     @api.post("/build-up", response_model=m.BuildUpView)
     def build_up(body: m.AskedBuildUp, window: Window = "", have: Have = None) -> Any:
-        site = studio.site(body.patch, body.revision)
+        site = studio.asked(body.patch, body.revision)
         page = studio.page(site, body.page)
         reader = studio.polite("build-up", window)
         return versions.answer(BuildUp(reader, site, page, studio.area(page, body.area)).cards(body.block), have)
 
     @api.post("/overlay", response_model=m.OverlayView)
     def overlay(body: m.AskedLayer, window: Window = "") -> Any:
-        site = studio.site(body.patch, body.revision)
+        site = studio.asked(body.patch, body.revision)
         page = studio.page(site, body.page)
         return overlay_remedy(studio.polite("overlay", window), site, page, studio.area(page, body.area), body.layer)
 

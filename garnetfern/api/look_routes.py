@@ -34,7 +34,7 @@ def look_routes(studio: Studio) -> APIRouter:
 
     @api.post("/blends", response_model=k.BlendLooks)
     def blends(body: m.AskedLayer, window: Window = "") -> Any:
-        site = studio.site(body.patch, body.revision)
+        site = studio.asked(body.patch, body.revision)
         page = studio.page(site, body.page)
         area = studio.area(page, body.area)
         return JSONResponse(blend_looks(studio.polite("blends", window), site, page, area, body.layer))
@@ -45,12 +45,12 @@ def look_routes(studio: Studio) -> APIRouter:
 
     @api.post("/colour-at", response_model=k.SpotView)
     def colour_at(body: k.AskedSpot) -> Any:
-        site = studio.site(body.patch, body.revision)
+        site = studio.asked(body.patch, body.revision)
         return colour_view(studio.reader, site, studio.page(site, body.page), body.screen, body.x, body.y)
 
     @api.post("/picture-colours", response_model=list[str])
     def colours_of_pictures(body: m.AskedArea) -> Any:
-        site = studio.site(body.patch, body.revision)
+        site = studio.asked(body.patch, body.revision)
         page = studio.page(site, body.page)
         return picture_colours(site, page, studio.area(page, body.area), studio.looks)
 
@@ -60,7 +60,7 @@ def look_routes(studio: Studio) -> APIRouter:
 
     @api.post("/scheme", response_model=k.SchemeTried)
     def scheme(body: k.AskedScheme) -> Any:
-        site = studio.site(None, body.revision)
+        site = studio.asked(None, body.revision)
         return scheme_view(site, scheme_of(site, studio.looks, body.which), body.turn, body.strength)
 
     return api

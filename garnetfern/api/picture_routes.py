@@ -38,12 +38,12 @@ def area_routes(studio: Studio, versions: Versions) -> APIRouter:
 
     @api.post("/areas", response_model=list[p.ScreenAreas])
     def areas(body: m.Asked, have: Have = None) -> Any:
-        site = studio.site(body.patch, body.revision)
+        site = studio.asked(body.patch, body.revision)
         return versions.answer(area_views(site, studio.page(site, body.page), studio.fonts), have)
 
     @api.post("/framing", response_model=p.FramingView)
     def frames(body: m.AskedLayer, have: Have = None) -> Any:
-        site = studio.site(body.patch, body.revision)
+        site = studio.asked(body.patch, body.revision)
         page = studio.page(site, body.page)
         return versions.answer(framing(site, page, body.area, body.layer, studio.looks, studio.fonts), have)
 
@@ -93,14 +93,14 @@ def shelf_routes(studio: Studio) -> APIRouter:
 
     @api.post("/slot", response_model=p.SlotView)
     def slot(body: p.AskedSlot) -> Any:
-        site = studio.site(body.patch, body.revision)
+        site = studio.asked(body.patch, body.revision)
         if all(s.id != body.slot for s in site.slots):
             raise NotFoundError(f"There is no slot {body.slot!r} in this site.")
         return slot_view(site, body.slot)
 
     @api.post("/crop", response_model=p.CropFacts)
     def crop(body: p.AskedCrop) -> Any:
-        site = studio.site(body.patch, body.revision)
+        site = studio.asked(body.patch, body.revision)
         if all(s.id != body.slot for s in site.slots) or all(a.id != body.asset for a in site.assets):
             raise NotFoundError("There is no such slot or picture.")
         return crop_facts(site, body.slot, body.asset, body.crop)

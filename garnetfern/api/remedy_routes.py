@@ -28,13 +28,13 @@ def remedy_routes(studio: Studio) -> APIRouter:
 
     @api.post("/situations", response_model=r.SituationLines)
     def every_situation(body: m.Asked, window: Window = "") -> StreamingResponse:
-        site = studio.site(body.patch, body.revision)
+        site = studio.asked(body.patch, body.revision)
         page, reader = studio.page(site, body.page), studio.polite("situations", window)
         return streamed(told_lines(lambda told: found_line(situations_view(reader, site, page, told))))
 
     @api.post("/widths", response_model=r.WidthLines)
     def widths(body: m.Asked, window: Window = "") -> StreamingResponse:
-        site = studio.site(body.patch, body.revision)
+        site = studio.asked(body.patch, body.revision)
         page, reader = studio.page(site, body.page), studio.polite("widths", window)
         return streamed(told_lines(lambda told: found_line(width_view(reader, site, page, told))))
 
@@ -45,14 +45,14 @@ def remedy_routes(studio: Studio) -> APIRouter:
 
     @api.post("/remedies", response_model=r.RemedyLines)
     def remedies(body: r.AskedWords, window: Window = "") -> StreamingResponse:
-        site = studio.site(body.patch, body.revision)
+        site = studio.asked(body.patch, body.revision)
         page = studio.page(site, body.page)
         block = block_named(page, body.block)
         return streamed(ways_out(studio.polite("remedies", window), site, page, block, colours))
 
     @api.post("/mend-page", response_model=r.MendLines)
     def mend_whole(body: m.Asked, window: Window = "") -> StreamingResponse:
-        site = studio.site(body.patch, body.revision)
+        site = studio.asked(body.patch, body.revision)
         return streamed(mend_page(studio.polite("remedies", window), site, studio.page(site, body.page), colours))
 
     return api

@@ -1,6 +1,5 @@
 """The use cases of the bench: state, change, undo, redo, preview, pictures, taking away."""
 
-import pickle
 from contextlib import suppress
 from dataclasses import asdict
 from pathlib import Path
@@ -9,7 +8,7 @@ from typing import Any
 from ..core.cache import Cache
 from ..core.css import EmittedPage, EmittedRule, Urls, emit_page, emit_rule
 from ..core.document import Area, Asset, Page, Site, crop_of, read_site
-from ..core.errors import NotFoundError, StaleError
+from ..core.errors import NotFoundError
 from ..core.picture import Facts
 from ..core.plain import tidied
 from ..core.reading import Reader
@@ -27,8 +26,9 @@ from .looks import Looks, to_json
 from .news import News
 from .other_looks import with_looks_of
 from .packing import Packing
-from .patch import Patch, patched
+from .patch import Patch
 from .polite import Manners, PoliteReader
+from .present import Present
 from .site_file import SiteFile, pack_site_file, unpack_site_file
 from .steps import Steps, Taken
 from .stock import fetch_stock
@@ -55,7 +55,7 @@ class Studio:
         self.fitting = Fitting(self.room, self.fitted, self.original, self.pictures.data)
         self.packing = Packing(self.room, self.original, self.fitting, self.fonts)
         self.worker = Worker(self.jobs, {"fit": self._fit}, self.folder.db.close, self.folder.keep_copy)
-        self._present: tuple[int, bytes, Site] | None = None
+        self._present = Present(self.history, self.fonts)
 
     def close(self) -> None:
         """End all work and let the data folder go."""
@@ -68,20 +68,11 @@ class Studio:
 
     def site(self, patch: Patch | None = None, based_on: int | None = None) -> Site:
         """The present site, with a patch applied that is not kept. Raises StaleError where `based_on` is another."""
-        revision, packed, present = self._at_hand()
-        if based_on is not None and based_on != revision:
-            raise StaleError(based_on, revision)
-        if patch:
-            return read_site(patched(pickle.loads(packed), patch, len(packed)), self.fonts.names())
-        return present
+        return self._present.site(patch, based_on)
 
-    def _at_hand(self) -> tuple[int, bytes, Site]:
-        """The present revision, its document (packed, as copies are asked for all the time) and its site."""
-        if self._present is None or self._present[0] != self.history.revision():
-            state = self.history.state()
-            site = read_site(state.document, self.fonts.names())
-            self._present = (state.revision, pickle.dumps(state.document), site)
-        return self._present
+    def asked(self, patch: Patch | None, of: int) -> Site:
+        """The site that a question is about, which may be one of a few steps ago. Raises StaleError."""
+        return self._present.asked(patch, of)
 
     def site_before(self) -> Site:
         """The site one step back; at the first step, as it is."""
