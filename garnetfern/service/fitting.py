@@ -29,7 +29,7 @@ class Wanted:
 def wanted_of(site: Site, page: Page, fonts: FontBook) -> Iterator[Wanted]:
     """The renditions of a page with their budgets, repeats included."""
     emission = Emission(site, page, fonts, Urls())
-    ranges = [(site.asset(layer.asset), emission.served(a, layer)) for a, layer in emission.layers()]
+    ranges = [(site.asset(layer.asset), emission.served(a, layer)) for a, layer in emission.pictures()]
     ranges += [(site.asset(b.asset or ""), emission.served_block(b)) for b in page.blocks() if b.assets()]
     for asset, served in ranges:
         for one in served:

@@ -39,8 +39,9 @@ class FocalFound:
 def image_layer(page: Page, area_id: str, layer_id: str) -> ImageLayer:
     """A picture layer of an area. Raises NotFoundError."""
     area = page.area(area_id)
-    layer = next((x for x in area.backdrop.layers if x.id == layer_id), None) if area else None
-    if not isinstance(layer, ImageLayer):
+    pictures = (p for x in (area.backdrop.layers if area else ()) for p in x.pictures())
+    layer = next((p for p in pictures if p.id == layer_id), None)
+    if layer is None:
         raise NotFoundError(f"There is no picture layer {layer_id!r} in this area.")
     return layer
 

@@ -18,6 +18,11 @@ def html_attribute(text: str) -> str:
     return escape(text, quote=True)
 
 
+def html_words(text: str) -> str:
+    """Words between tags; where they break by their own will, they do."""
+    return html_text(text).replace("\n", "<br>")
+
+
 def css_string(text: str) -> str:
     """A string with its quotes. `<` is escaped too, so that it can stand in a style element."""
     return '"' + re.sub(r'["\\<\x00-\x1f\x7f]', lambda m: f"\\{ord(m[0]):x} ", text) + '"'

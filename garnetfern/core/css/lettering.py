@@ -1,7 +1,7 @@
 """How words are set, as CSS."""
 
 from ..colour.notation import parse_colour
-from ..document import Block, Lettering, Page
+from ..document import Lettering
 from ..resolve.fonts import FontBook
 from .declarations import Declarations, number
 
@@ -34,16 +34,3 @@ def lettering_declarations(lettering: Lettering, fonts: FontBook) -> Declaration
         colour = parse_colour(shadow.colour).css()
         found.append(("text-shadow", f"{shadow.across} {shadow.down} {shadow.blur} {colour}"))
     return found
-
-
-def over_selector(block: Block) -> str:
-    """What of a block is pointed at or holds the focus when its letters take their other colour."""
-    if block.kind == "button":
-        return f".gf-{block.id}:is(:hover, :focus-visible)"
-    return f".gf-{block.id} a:is(:hover, :focus-visible)"
-
-
-def over_lettering(page: Page) -> dict[str, Declarations]:
-    """The letters' other colours, by selector."""
-    blocks = (b for b in page.blocks() if b.lettering.over is not None)
-    return {over_selector(b): [("color", b.lettering.over or "")] for b in blocks}

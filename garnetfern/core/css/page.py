@@ -2,14 +2,14 @@
 
 from dataclasses import dataclass
 
-from ..document import ImageLayer, Page, Site, page_on
+from ..document import Page, Site, page_on
 from ..resolve.fonts import FontBook
 from ..resolve.layout import STACK_BELOW
+from .blocks import pointed
 from .declarations import Declarations, rule
 from .escape import css_comment, css_string, css_url, html_attribute, html_text
 from .html import page_body
-from .layers.image import slower_css
-from .lettering import over_lettering
+from .layers import moving_css
 from .pictures import Emission
 from .rules import Rules, difference, over_rules, page_rules, rules_text, shares
 from .urls import Urls
@@ -45,7 +45,7 @@ class EmittedPage:
 def _layer_files(emission: Emission) -> str:
     """Which picture file a layer shows, for each serving range."""
     text = ""
-    for area_id, layer in emission.layers():
+    for area_id, layer in emission.pictures():
         asset = emission.site.asset(layer.asset)
         for n, served in enumerate(emission.served(area_id, layer)):
             chosen: Declarations = [("background-image", emission.image_set(asset, served))]
@@ -80,18 +80,24 @@ def _exceptions(site: Site, page: Page, base: Rules, fonts: FontBook) -> str:
 def _slower(page: Page) -> str:
     text = ""
     for area in page.areas():
-        moving = [x for x in area.backdrop.layers if isinstance(x, ImageLayer) and x.attachment == "slower"]
+        moving = "".join(moving_css(layer, f"--gf-{area.id}") for layer in area.backdrop.layers)
         if moving:
             selector = ".gf-page" if area is page else f".gf-{area.id}"
             text += rule(selector, [("view-timeline", f"--gf-{area.id} block")])
-        text += "".join(slower_css(layer, f"--gf-{area.id}") for layer in moving)
+        text += moving
     return text
+
+
+def _pointed_letters(page: Page) -> dict[str, Declarations]:
+    """The letters' other colours, by selector."""
+    blocks = (b for b in page.blocks() if b.lettering.over is not None)
+    return {pointed(b): [("color", b.lettering.over or "")] for b in blocks}
 
 
 def _over(site: Site, page: Page) -> str:
     """What changes under the pointer and with the keyboard's focus."""
     changes, fades = over_rules(site, page)
-    text = rules_text(changes) + rules_text(over_lettering(page))
+    text = rules_text(changes) + rules_text(_pointed_letters(page))
     if fades:
         text += f"@media (prefers-reduced-motion: no-preference) {{\n{rules_text(fades, '  ')}}}\n"
     return text

@@ -7,8 +7,8 @@ from dataclasses import dataclass
 from ..document import Area, Asset, Block, ImageLayer, Page, Site
 from ..resolve.fonts import FontBook
 from ..resolve.image import choose_rendition
-from ..resolve.layout import picture_size
-from ..resolve.page import Windows, picture_crop
+from ..resolve.page import Windows
+from ..resolve.picture import picture_crop, picture_size
 from ..resolve.records import Rendition
 from ..resolve.serving import ServingRange, serving_ranges
 from .escape import css_string, css_url
@@ -95,16 +95,15 @@ class Emission:
         width, height = picture_size(self.site, block)
         return found, width, height
 
-    def layers(self) -> Iterator[tuple[str, ImageLayer]]:
-        """Area ids and image layers of the page."""
+    def pictures(self) -> Iterator[tuple[str, ImageLayer]]:
+        """Area ids and the pictures behind the words of the page."""
         for area in self.page.areas():
             for layer in area.backdrop.layers:
-                if isinstance(layer, ImageLayer):
-                    yield area.id, layer
+                yield from ((area.id, picture) for picture in layer.pictures())
 
     def renditions(self) -> Iterator[tuple[Asset, Rendition]]:
         """Everything the emitted page may ask for."""
-        for area_id, layer in self.layers():
+        for area_id, layer in self.pictures():
             for served in self.served(area_id, layer):
                 yield self.site.asset(layer.asset), served.once
                 yield self.site.asset(layer.asset), served.twice
@@ -123,11 +122,9 @@ class Emission:
         at = order.index(banner.id)
         joins = [j for j in self.page.joins if order.index(j.first) <= at <= order.index(j.last)]
         areas: tuple[Area, ...] = (*joins, banner)
-        for area in areas:
-            for layer in area.backdrop.layers:
-                if isinstance(layer, ImageLayer) and layer.visible:
-                    return self._preload(self.site.asset(layer.asset), self.served(area.id, layer))
-        return ""
+        pictures = ((a.id, p) for a in areas for x in a.backdrop.layers for p in x.pictures() if p.visible)
+        lowest = next(pictures, None)
+        return self._preload(self.site.asset(lowest[1].asset), self.served(*lowest)) if lowest else ""
 
     def _preload(self, asset: Asset, ranges: list[Served]) -> str:
         lines = ""

@@ -6,26 +6,12 @@ Emitting compares the rules of each screen with those of the page without except
 from ..colour.notation import parse_colour
 from ..document import Area, Backdrop, Band, Block, Column, Join, Layer, Page, Plate, Site
 from ..resolve.fonts import FontBook
-from ..resolve.layout import picture_size
+from .blocks import BlockContext, block_declarations
 from .declarations import Declarations, number, rule
 from .layers import layer_declarations
-from .lettering import lettering_declarations
+from .visible import display, ever_visible
 
 Rules = dict[str, Declarations]
-
-
-def ever_visible(item: Layer | Band | Block) -> bool:
-    """Whether something is to be seen on any screen."""
-    exceptions = getattr(item, "screens", {}).values()
-    return item.visible or any(e.visible for e in exceptions)
-
-
-def _display(item: Layer | Band | Block, value: str) -> Declarations:
-    """`display`, where it differs between screens or the thing is hidden."""
-    if not item.visible:
-        return [("display", "none")]
-    varies = any(e.visible is not None for e in getattr(item, "screens", {}).values())
-    return [("display", value)] if varies else []
 
 
 def shares(band: Band) -> str:
@@ -39,36 +25,6 @@ def height_of(band: Band, page: Page) -> str:
         return band.height.min
     width = f"min(100vw, {page.width})" if page.width else "100vw"
     return f"max({band.height.min}, {width} / {number(band.height.proportion)})"
-
-
-def _block_rule(site: Site, block: Block, band: Band, fonts: FontBook) -> Declarations:
-    if block.kind == "space":
-        return [("block-size", block.height), *_display(block, "block")]
-    found: Declarations
-    align = block.lettering.align or band.content.align
-    if block.kind == "picture":
-        whole = f"min(100%, {block.width})" if block.width else "100%"
-        width, height = picture_size(site, block)
-        found = [("inline-size", whole), ("aspect-ratio", f"{width} / {height}"), ("align-self", band.content.align)]
-        return found + _display(block, "block")
-    found = lettering_declarations(block.lettering, fonts)
-    if align != "start":
-        found.append(("justify-content" if block.kind == "menu" else "text-align", align))
-    beside = block.plate.space.inline if block.plate else "0px"
-    free = "100%" if beside in ("0", "0px") else f"100% - 2 * {beside}"
-    wide = f"min({free}, {block.width})" if block.width is not None else None
-    if block.plate is not None:
-        plate = block.plate
-        found.append(("padding", f"{plate.padding.block} {plate.padding.inline}"))
-        if (plate.space.block, plate.space.inline) != ("0px", "0px"):
-            found.append(("margin", f"{plate.space.block} {plate.space.inline}"))
-        if plate.fit:
-            most = wide or (f"calc({free})" if "-" in free else free)
-            found += [("inline-size", "fit-content"), ("max-inline-size", most), ("align-self", align)]
-            wide = None
-    if wide is not None:
-        found += [("inline-size", wide), ("align-self", align)]
-    return found + _display(block, "flex" if block.kind == "menu" else "block")
 
 
 def plate_frame(plate: Plate) -> Declarations:
@@ -96,7 +52,7 @@ def _base(backdrop: Backdrop, selector: str, own: Declarations) -> Rules:
 
 def _block_rules(site: Site, block: Block, band: Band, fonts: FontBook) -> Rules:
     selector = f".gf-{block.id}"
-    found: Rules = {selector: _block_rule(site, block, band, fonts)}
+    found: Rules = {selector: block_declarations(block, BlockContext(site, band, fonts))}
     if block.plate is not None:
         base = block.plate.backdrop.base
         behind: Declarations = [("background-color", base)] if base else []
@@ -118,7 +74,7 @@ def _layers(site: Site, layers: tuple[Layer, ...]) -> Rules:
     found: Rules = {}
     for layer in layers:
         if ever_visible(layer):
-            found[f".gf-{layer.id}"] = layer_declarations(layer, site) + _display(layer, "block")
+            found[f".gf-{layer.id}"] = layer_declarations(layer, site) + display(layer, "block")
     return found
 
 
@@ -132,7 +88,7 @@ def _band_rules(site: Site, page: Page, band: Band, row: int | None, fonts: Font
         own.append(("grid-row", str(row)))
     if band.space not in ("0", "0px"):
         own.append(("margin-block", band.space))
-    found = _base(band.backdrop, f".gf-{band.id}", own + _display(band, "grid"))
+    found = _base(band.backdrop, f".gf-{band.id}", own + display(band, "grid"))
     found |= _layers(site, band.backdrop.layers)
     if band.columns:
         content: Declarations = [("max-inline-size", band.content.width), ("gap", band.content.gap)]

@@ -2,7 +2,8 @@
 
 from .assets import Asset, Crop, Fit, Part, Slot, crop_of
 from .backdrop import Backdrop, Over, OverChange
-from .blocks import Align, Block, Lettering, MenuItem, Outline, TextShadow
+from .block import Align, Block, Lettering, MenuItem, Outline, TextShadow
+from .blocks import BLOCK_KINDS, BlockKind
 from .gradient import Gradient, Stop
 from .ids import Ids, ids_of
 from .layers import LAYER_KINDS, BlendMode, Layer, LayerBase
@@ -34,6 +35,7 @@ from .read import migrate, read_site, site_schema
 from .screens import Screen, screen_for
 
 __all__ = [
+    "BLOCK_KINDS",
     "LAYER_KINDS",
     "Align",
     "Area",
@@ -42,6 +44,7 @@ __all__ = [
     "Band",
     "BlendMode",
     "Block",
+    "BlockKind",
     "ColourLayer",
     "Column",
     "Crop",

@@ -9,7 +9,7 @@ from ..colour.contrast import Requirement
 from .assets import Asset, Budget, Fit, Slot
 from .backdrop import Backdrop
 from .base import Colour, Identifier, Model, Name
-from .blocks import Align, Block
+from .block import Align, Block
 from .gradient import Gradient
 from .length import SizeText
 from .plate import Padding

@@ -4,7 +4,7 @@ from collections.abc import Collection, Iterator
 
 from ..errors import Problem
 from .backdrop import Backdrop
-from .blocks import Block
+from .block import Block
 from .bounds import address_problems, bound_problems
 from .model import Area, Band, Page, Site
 from .screens import range_problems

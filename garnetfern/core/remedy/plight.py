@@ -117,7 +117,7 @@ class Plight:
     def pictures(self) -> tuple[ImageLayer, ...]:
         """The pictures of that area, topmost last."""
         layers = self.ground.backdrop.layers if self.ground else ()
-        return tuple(x for x in layers if isinstance(x, ImageLayer))
+        return tuple(picture for layer in layers for picture in layer.pictures())
 
     @property
     def fill(self) -> str:

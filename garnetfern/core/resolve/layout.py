@@ -7,21 +7,12 @@ from dataclasses import replace
 from typing import Any
 
 from ..colour.notation import parse_colour
-from ..document import Asset, Band, Block, Column, Page, Site, page_on, screen_for
+from ..document import Band, Block, Column, Page, Site, page_on, screen_for
+from .blocks import BlockPlace, WordRoom, height_of, natural_width, set_words, shown_wording
 from .fonts import FontBook
 from .lengths import Scale, Viewport, layout_unit
-from .lettering import (
-    doubts_of,
-    menu_items,
-    natural_width,
-    plate_spaces,
-    setting_of,
-    shadow_of,
-    shown_wording,
-    stroke_of,
-)
-from .lines import set_lines
-from .menu import set_menu
+from .lettering import doubts_of, plate_spaces, setting_of, shadow_of, stroke_of
+from .picture import picture_size
 from .records import BandRecord, BlockRecord, Box, ColumnRecord, PageRecord
 
 STACK_BELOW = 600
@@ -34,15 +25,6 @@ Pictures = list[tuple[str, Box]]
 def is_stacked(band: Band, viewport: Viewport) -> bool:
     """Whether a band's columns stand one under the other."""
     return band.layout == "stack" or (band.layout == "auto" and viewport.width < STACK_BELOW)
-
-
-def picture_size(site: Site, block: Block) -> tuple[int, int]:
-    """Width and height in px that a picture block's proportion comes from: its slot's or its picture's."""
-    if block.slot is not None:
-        slot = site.slot(block.slot)
-        return slot.width, slot.height
-    asset: Asset = site.asset(block.asset or "")
-    return asset.width, asset.height
 
 
 class _Setter:
@@ -58,25 +40,19 @@ class _Setter:
         align = lettering.align or self.band.content.align
         beside, above, _, _ = plate_spaces(block, self.viewport, size, room)
         width, left = self._width(block, room, x, size, align)
-        wording = shown_wording(block)
         if block.plate is not None and block.plate.fit:
-            fitting = min(width, natural_width(block, wording, set_) + 2 * beside)
+            fitting = min(width, natural_width(block, set_) + 2 * beside)
             left += {"start": 0.0, "center": (width - fitting) / 2, "end": width - fitting}[align]
             width = fitting
         inner = max(0.0, width - 2 * beside)
-        if block.kind == "menu":
-            lines, missing, height = set_menu(
-                menu_items(block), set_, size * lettering.line, inner, align, left + beside, y + above
-            )
-        else:
-            lines, missing = set_lines(wording, set_, size * lettering.line, inner, align, left + beside, y + above)
-            height = sum(line.height for line in lines)
-        box = Box(left, y, width, height + 2 * above)
+        words = set_words(block, set_, WordRoom(size * lettering.line, inner, align, left + beside, y + above))
+        box = Box(left, y, width, words.height + 2 * above)
         stroke, shadow = stroke_of(lettering, size, self.viewport), shadow_of(lettering, size, self.viewport)
         fill = parse_colour(lettering.colour)
-        doubts = doubts_of(wording, missing, family.name, lettering.capitals, self.site.language)
+        wording = shown_wording(block)
+        doubts = doubts_of(wording, words.missing, family.name, lettering.capitals, self.site.language)
         return BlockRecord(
-            block.id, box, lines, family.name, set_.weight, size, fill, wording, doubts, True, stroke, shadow
+            block.id, box, words.lines, family.name, set_.weight, size, fill, wording, doubts, True, stroke, shadow
         )
 
     def _width(self, block: Block, room: float, x: float, size: float, align: str) -> tuple[float, float]:
@@ -91,12 +67,10 @@ class _Setter:
         """A block without letters: a picture or space."""
         scale = Scale(self.viewport)
         width, left = self._width(block, room, x, scale.em, self.band.content.align)
+        height = height_of(block, width, BlockPlace(self.site, self.viewport))
+        box = Box(left, y, width, layout_unit(height))
         if block.assets():
-            natural = picture_size(self.site, block)
-            box = Box(left, y, width, layout_unit(width * natural[1] / natural[0]))
             self.pictures.append((block.id, box))
-        else:
-            box = Box(left, y, width, layout_unit(scale.px(block.height)))
         return BlockRecord(block.id, box, (), block.lettering.font, 400, scale.em, WHITE, "", (), False)
 
     def column(self, column: Column, room: float, x: float, y: float) -> tuple[ColumnRecord, list[BlockRecord]]:

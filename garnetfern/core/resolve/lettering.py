@@ -1,14 +1,11 @@
 """How a block's letters are set, in px: what is shaped, what lies around them, and the spaces of their plate."""
 
-import math
-
 from ..colour.notation import parse_colour
-from ..document import Block, Lettering, MenuItem
+from ..document import Block, Lettering
 from .fonts import FontBook
 from .lengths import Scale, Viewport, layout_unit
-from .menu import GAP, menu_wording
 from .records import ShadowRecord, Stroke
-from .shape import Setting, shape
+from .shape import Setting
 
 TAILORED = ("tr", "az", "lt", "el")
 """Languages whose capitals follow rules of their own."""
@@ -19,16 +16,6 @@ def capitalised(text: str, lettering: Lettering) -> str:
     return text.upper() if lettering.capitals else text
 
 
-def menu_items(block: Block) -> tuple[MenuItem, ...]:
-    """A menu's entries as they are shown."""
-    return tuple(i.model_copy(update={"wording": capitalised(i.wording, block.lettering)}) for i in block.items)
-
-
-def shown_wording(block: Block) -> str:
-    """A block's words as they are shown."""
-    return menu_wording(menu_items(block)) if block.kind == "menu" else capitalised(block.wording, block.lettering)
-
-
 def setting_of(block: Block, fonts: FontBook, viewport: Viewport) -> Setting:
     """What a block's letters are shaped with."""
     lettering = block.lettering
@@ -36,14 +23,6 @@ def setting_of(block: Block, fonts: FontBook, viewport: Viewport) -> Setting:
     family = fonts.family(lettering.font)
     spacing = Scale(viewport, size).px(lettering.spacing)
     return Setting(family, family.weight(lettering.weight), size, spacing, lettering.italic and bool(family.italics))
-
-
-def natural_width(block: Block, wording: str, setting: Setting) -> float:
-    """How wide the words are where nothing makes them break, px (the max-content size)."""
-    widths = [math.ceil(shape(text, setting).width * 64 - 1e-6) / 64 for text in wording.split("\n")]
-    if block.kind == "menu":
-        return sum(widths) + layout_unit(GAP * setting.size) * max(0, len(widths) - 1)
-    return max(widths, default=0.0)
 
 
 def plate_spaces(block: Block, viewport: Viewport, size: float, room: float) -> tuple[float, float, float, float]:

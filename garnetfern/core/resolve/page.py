@@ -3,13 +3,14 @@
 from dataclasses import replace
 
 from ..colour.notation import parse_colour
-from ..document import Asset, Backdrop, Block, Column, Crop, ImageLayer, Join, Page, Site
+from ..document import Asset, Backdrop, Block, Column, ImageLayer, Join, Page, Site
 from .fonts import FontBook
 from .image import Room, choose_rendition, shown_width
 from .layers import LayerPlace, resolve_layer
-from .layout import lay_out_page, picture_size
+from .layout import lay_out_page
 from .lengths import Scale, Viewport
 from .moment import Moment
+from .picture import picture_crop
 from .plate import resolve_plate
 from .records import AreaRecord, BandRecord, Box, ColourSheet, ImageSheet, PageRecord, Rendition, Sheet
 from .serving import ServingRange, serving_range
@@ -110,8 +111,9 @@ class Windows:
         area = shown.area(area_id)
         if area is None or area_id not in boxes:
             return None
-        own = next(x for x in area.backdrop.layers if x.id == layer.id)
-        if not isinstance(own, ImageLayer) or not own.visible:
+        pictures = (p for x in area.backdrop.layers for p in x.pictures())
+        own = next((p for p in pictures if p.id == layer.id and p.visible), None)
+        if own is None:
             return None
         room = layer_room(own, boxes[area_id], Viewport(span.fit, span.height))
         return own, shown_width(own, self.site.asset(own.asset), room)
@@ -121,21 +123,6 @@ class Windows:
         _, record, _ = self.laid_out(span)
         places = (box for band in record.bands for name, box in band.pictures if name == block.id)
         return next((box.width for box in places), 0.0)
-
-
-def picture_crop(site: Site, block: Block) -> Crop | None:
-    """The part of its picture that a picture block shows: what was cut for its slot, or as much as fits the slot."""
-    if block.slot is None or block.asset is None:
-        return None
-    fit = site.fit(block.slot, block.asset)
-    if fit is not None:
-        return fit.crop
-    asset = site.asset(block.asset)
-    width, height = picture_size(site, block)
-    share = (width / height) / (asset.width / asset.height)
-    if share <= 1:
-        return Crop(x=(1 - share) / 2, width=share)
-    return Crop(y=(1 - 1 / share) / 2, height=1 / share)
 
 
 def _picture_areas(page: Page, record: PageRecord, windows: Windows, span: ServingRange) -> list[AreaRecord]:

@@ -5,7 +5,7 @@ from typing import Any, Literal
 from ...core.document import Asset, Ids, ImageException, ImageLayer, Page, Site, with_backdrop
 from ...core.errors import GarnetfernError, NotFoundError
 from ..assets import renamed
-from ..framing import advice_for, focal_for
+from ..framing import advice_for, focal_for, image_layer
 from ..looks import Looks
 from ..uses import replaced_everywhere, without_asset
 from .common import (
@@ -71,10 +71,7 @@ def _layer(page: Page, area_id: str, layer_id: str) -> tuple[Any, ImageLayer]:
     area = page.area(area_id)
     if area is None:
         raise NotFoundError(f"There is no area {area_id!r} on this page.")
-    layer = next((x for x in area.backdrop.layers if x.id == layer_id), None)
-    if not isinstance(layer, ImageLayer):
-        raise NotFoundError(f"There is no picture layer {layer_id!r} in this area.")
-    return area, layer
+    return area, image_layer(page, area_id, layer_id)
 
 
 def _with_layer(page: Page, area: Any, layer: ImageLayer) -> Page:

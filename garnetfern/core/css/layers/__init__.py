@@ -2,7 +2,8 @@
 
 `declarations(layer, site)`, those of its own element, but for its opacity and how it blends, and
 `backgrounds(layer, ruling)`, the backgrounds by which it is said in one rule, bottom first, its opacity included;
-what cannot be said there it notes in `ruling.left_out`.
+what cannot be said there it notes in `ruling.left_out`. A kind that can move otherwise than the page has a third,
+`moving(layer, timeline)`: its movement over its area's way across the screen, or nothing.
 """
 
 import sys
@@ -27,10 +28,16 @@ def layer_declarations(layer: LayerBase, site: Site) -> Declarations:
     return found
 
 
+def moving_css(layer: LayerBase, timeline: str) -> str:
+    """The movement of a layer over a timeline, as CSS; nothing of one that moves with the page."""
+    module = EMITTERS[layer.kind]
+    return str(module.moving(layer, timeline)) if hasattr(module, "moving") else ""
+
+
 def layer_backgrounds(layer: LayerBase, ruling: Ruling) -> list[Background]:
     """A layer as backgrounds of one rule, bottom first."""
     found: list[Background] = EMITTERS[layer.kind].backgrounds(layer, ruling)
     return found
 
 
-__all__ = ["EMITTERS", "Background", "Ruling", "layer_backgrounds", "layer_declarations"]
+__all__ = ["EMITTERS", "Background", "Ruling", "layer_backgrounds", "layer_declarations", "moving_css"]

@@ -62,8 +62,10 @@ def declarations(layer: ImageLayer, site: Site) -> Declarations:
     return found
 
 
-def slower_css(layer: ImageLayer, timeline: str) -> str:
+def moving(layer: ImageLayer, timeline: str) -> str:
     """The movement of a slower picture over its area's way across the screen (Scroll-driven Animations 1)."""
+    if layer.attachment != "slower":
+        return ""
     lag = 1 - layer.rate
     reach = number(lag / (2 * (1 + lag)))
     name = f"gf-slower-{layer.id}"
@@ -71,12 +73,12 @@ def slower_css(layer: ImageLayer, timeline: str) -> str:
         f"@keyframes {name} {{\n  from {{ translate: 0 calc((100vh + 100%) * -{reach}); }}\n"
         f"  to {{ translate: 0 calc((100vh + 100%) * {reach}); }}\n}}\n"
     )
-    moving: Declarations = [
+    animation: Declarations = [
         ("animation", f"{name} linear both"),
         ("animation-timeline", timeline),
         ("animation-range", "cover"),
     ]
-    return frames + f"@media (prefers-reduced-motion: no-preference) {{\n{rule(f'.gf-{layer.id}', moving, '  ')}}}\n"
+    return frames + f"@media (prefers-reduced-motion: no-preference) {{\n{rule(f'.gf-{layer.id}', animation, '  ')}}}\n"
 
 
 def backgrounds(layer: ImageLayer, ruling: Ruling) -> list[Background]:

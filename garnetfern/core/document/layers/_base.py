@@ -4,6 +4,9 @@ from typing import TYPE_CHECKING, Literal
 
 from ..base import Fraction, Identifier, Model, Name
 
+if TYPE_CHECKING:
+    from .image import ImageLayer
+
 BlendMode = Literal[
     "normal",
     "multiply",
@@ -38,6 +41,10 @@ class LayerBase(Model):
         @property
         def kind(self) -> str:
             """The name of its kind, a field of each model of its own."""
+
+    def pictures(self) -> tuple["ImageLayer", ...]:
+        """The pictures that it is made of, lowest first, each placed by itself."""
+        return ()
 
     def assets(self) -> tuple[str, ...]:
         """The ids of the pictures it shows."""

@@ -81,6 +81,10 @@ class ImageLayer(LayerBase):
             raise ValueError("Only a picture that moves with the page can be blurred.")
         return self
 
+    def pictures(self) -> tuple["ImageLayer", ...]:
+        """Itself."""
+        return (self,)
+
     def assets(self) -> tuple[str, ...]:
         """The id of its picture."""
         return (self.asset,)

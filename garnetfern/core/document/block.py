@@ -1,19 +1,19 @@
-"""Blocks: words, menus, pictures and space, one under the other in a column."""
+"""What every block has, whatever its kind."""
 
 import re
-from typing import Annotated, Literal
+from typing import TYPE_CHECKING, Annotated, Literal
 
 from pydantic import AfterValidator, Field, model_validator
 
 from .backdrop import Backdrop
 from .base import Colour, Identifier, Model, Wording
+from .blocks import BLOCK_KINDS, BlockKind
 from .length import FixedSizeText, FixedText, SizeText
 from .plate import Plate
 
 Align = Literal["start", "center", "end"]
 Kept = Literal["colour", "place", "picture"]
 """What remedies leave alone: the words' colour, their place, and all that changes the picture as a whole."""
-BlockKind = Literal["heading", "text", "button", "logo", "menu", "picture", "space"]
 _SCHEME = re.compile(r"[a-z][a-z0-9+.-]*:", re.IGNORECASE)
 _SAFE = re.compile(r"(https?://|mailto:|tel:)\S+$", re.IGNORECASE)
 
@@ -96,6 +96,12 @@ class BlockException(Model):
     visible: bool | None = None
 
 
+if TYPE_CHECKING:
+    KindOfBlock = str
+else:
+    KindOfBlock = Literal[tuple(BLOCK_KINDS)]
+
+
 class Block(Model):
     """A heading, a text, a button, the logo's words, a menu, a picture or space.
 
@@ -105,7 +111,7 @@ class Block(Model):
     """
 
     id: Identifier
-    kind: BlockKind
+    kind: KindOfBlock
     level: int | None = Field(None, ge=1, le=6)
     wording: Wording = ""
     lettering: Lettering = Lettering()
@@ -123,15 +129,19 @@ class Block(Model):
 
     @model_validator(mode="after")
     def _parts_of_its_kind(self) -> "Block":
-        if (self.kind == "heading") != (self.level is not None):
-            raise ValueError("A heading has a level from 1 to 6, and nothing else has one.")
-        if self.items and self.kind != "menu":
-            raise ValueError("Only a menu has entries.")
-        if (self.kind == "picture") != (self.asset is not None):
-            raise ValueError("A picture names its asset, and nothing else does.")
+        own = self.of_kind.own
+        for field, sentence in ((f, s) for kind in BLOCK_KINDS.values() for f, s in kind.own.items()):
+            there = bool(getattr(self, field))
+            if (there and field not in own) or (not there and field in self.of_kind.needed):
+                raise ValueError(sentence)
         if self.plate and not self.lettered:
             raise ValueError("Only words have a plate.")
         return self
+
+    @property
+    def of_kind(self) -> BlockKind:
+        """What blocks of its kind are made of."""
+        return BLOCK_KINDS[self.kind]
 
     @property
     def backdrop(self) -> Backdrop:
@@ -141,7 +151,7 @@ class Block(Model):
     @property
     def lettered(self) -> bool:
         """Whether it is made of words that are to be read."""
-        return self.kind not in ("picture", "space")
+        return self.of_kind.lettered
 
     @property
     def said(self) -> str:
@@ -152,7 +162,7 @@ class Block(Model):
     @property
     def edged(self) -> bool:
         """Whether its edge is part of the interface and has to be made out (WCAG 2.2, 1.4.11)."""
-        return self.kind == "button" and self.plate is not None
+        return self.of_kind.edged and self.plate is not None
 
     def assets(self) -> tuple[str, ...]:
         """The ids of the pictures it shows itself; what lies behind its words has its own."""

@@ -1,0 +1,20 @@
+"""A button: a link that looks like one."""
+
+from ...document import Block
+from ..escape import html_attribute, html_words
+from ..pictures import Emission
+from ._words import declarations, element
+
+
+def markup(block: Block, _: Emission) -> str:
+    """A link."""
+    address = f' href="{html_attribute(block.link or "#")}"'
+    return element("a", block, html_words(block.wording), "gf-button", address)
+
+
+def pointed(block: Block) -> str:
+    """The button itself."""
+    return f".gf-{block.id}:is(:hover, :focus-visible)"
+
+
+__all__ = ["declarations", "markup", "pointed"]

@@ -1,0 +1,13 @@
+"""A heading."""
+
+from ...document import Block
+from ..pictures import Emission
+from ._words import declarations, element, linked, pointed
+
+
+def markup(block: Block, _: Emission) -> str:
+    """A heading of its level."""
+    return element(f"h{block.level}", block, linked(block))
+
+
+__all__ = ["declarations", "markup", "pointed"]

@@ -1,0 +1,40 @@
+"""A picture among the words."""
+
+from ...document import Block
+from ...resolve.picture import picture_size
+from ..declarations import Declarations
+from ..escape import html_attribute
+from ..pictures import Emission
+from ..visible import display
+from ._context import BlockContext
+
+
+def declarations(block: Block, context: BlockContext) -> Declarations:
+    """Its width and its proportion."""
+    whole = f"min(100%, {block.width})" if block.width else "100%"
+    width, height = picture_size(context.site, block)
+    align = ("align-self", context.band.content.align)
+    return [("inline-size", whole), ("aspect-ratio", f"{width} / {height}"), align, *display(block, "block")]
+
+
+def _alternative(block: Block, emission: Emission) -> str:
+    """The text alternative of a picture: what it shows, and what words in it say."""
+    lettering = emission.site.asset(block.asset).lettering if block.asset else None
+    return " ".join(filter(None, [block.wording, lettering])).replace("\n", " ")
+
+
+def markup(block: Block, emission: Emission) -> str:
+    """With a source for every serving range but the narrowest."""
+    sources, width, height = emission.picture_sources(block)
+    inner = "".join(
+        f'<source media="(min-width: {least}px)" srcset="{html_attribute(srcset)}"{kind}>'
+        for least, srcset, kind in sources[:-1]
+    )
+    _, srcset, _ = sources[-1]
+    first = srcset.split(" ", 1)[0]
+    alternative = html_attribute(_alternative(block, emission))
+    files = f'src="{html_attribute(first)}" srcset="{html_attribute(srcset)}"'
+    return (
+        f'<picture>{inner}<img class="gf-picture gf-{block.id}" {files} '
+        f'width="{width}" height="{height}" alt="{alternative}" loading="lazy" decoding="async"></picture>'
+    )

@@ -1,0 +1,5 @@
+"""Text."""
+
+from ._words import declarations, markup, pointed
+
+__all__ = ["declarations", "markup", "pointed"]

@@ -1,0 +1,17 @@
+"""What a kind of block is made of."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+
+
+@dataclass(frozen=True)
+class BlockKind:
+    """`own`: fields that only some kinds have, each with the sentence that is said where it is missing or out of place;
+    of these `needed` must be there. `lettered`: it is made of words that are to be read. `edged`: its edge is part of
+    the interface and has to be made out where it has a plate (WCAG 2.2, 1.4.11).
+    """
+
+    own: Mapping[str, str] = field(default_factory=dict)
+    needed: tuple[str, ...] = ()
+    lettered: bool = True
+    edged: bool = False

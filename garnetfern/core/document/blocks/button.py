@@ -1,0 +1,5 @@
+"""A button, or a link that looks like one."""
+
+from ._kind import BlockKind
+
+KIND = BlockKind(edged=True)

@@ -1,0 +1,5 @@
+"""The words that stand for the house."""
+
+from ._kind import BlockKind
+
+KIND = BlockKind()

@@ -1,0 +1,5 @@
+"""Space between blocks."""
+
+from ._kind import BlockKind
+
+KIND = BlockKind(lettered=False)

@@ -1,0 +1,5 @@
+"""Text that flows."""
+
+from ._kind import BlockKind
+
+KIND = BlockKind()

@@ -1,0 +1,5 @@
+"""A button's words."""
+
+from ._flow import natural_width, set_words, wording
+
+__all__ = ["natural_width", "set_words", "wording"]
