@@ -38,6 +38,18 @@ class KindOfLayer(BaseModel):
     kind: str
     name: str
     title: str
+    framed: bool = Field(description="whether it is a picture, of which each screen shows a part")
+
+
+class KindOfBlockView(BaseModel):
+    """A kind of block: what it is called, whether it is words that are to be read, whether it is or holds links
+    whatever it says, and the fields that only some kinds have."""
+
+    kind: str
+    name: str
+    lettered: bool
+    linked: bool
+    own: list[str]
 
 
 class OfferView(BaseModel):
@@ -58,6 +70,7 @@ class Library(BaseModel):
     """Everything that ships for layers; kinds in their order."""
 
     kinds: list[KindOfLayer]
+    blocks: list[KindOfBlockView]
     gradients: list[LibraryGradient]
     tiles: list[LibraryFigure]
     silhouettes: list[LibraryFigure]

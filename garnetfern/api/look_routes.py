@@ -9,7 +9,7 @@ from fastapi.responses import JSONResponse
 from ..core.colour.notations import read_colour
 from ..service.blends import blend_looks
 from ..service.colours import colour_view, notations_view, picture_colours, scheme_of, scheme_view, schemes_view
-from ..service.kinds import kinds, offered
+from ..service.kinds.layers import kinds, offered
 from ..service.library import library
 from ..service.studio import Studio
 from . import look_models as k

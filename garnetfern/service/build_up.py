@@ -17,7 +17,7 @@ from ..core.resolve.lengths import Viewport
 from ..core.resolve.moment import Moment
 from ..core.resolve.records import AreaRecord, Box, Line, PageRecord, Sheet
 from .check import floored
-from .kinds import aside, ink
+from .kinds.layers import aside, ink
 
 CARD = (320, 198)
 """Width and height of a card's picture in px: twice its size on the bench of an ordinary window."""

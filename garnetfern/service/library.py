@@ -7,7 +7,8 @@ from ..core.css.declarations import gradient_value
 from ..core.document import Gradient
 from ..stock.gradients import GRADIENTS
 from .figures import SILHOUETTES, TILES, silhouette_image, tile_image
-from .kinds import kinds
+from .kinds.blocks import block_kinds
+from .kinds.layers import kinds
 
 BLENDS: tuple[tuple[str, tuple[str, ...]], ...] = (
     ("lies over", ("normal",)),
@@ -31,4 +32,4 @@ def library() -> dict[str, Any]:
     silhouettes = [{"id": s.id, "name": s.name, "image": silhouette_image(s.id)} for s in SILHOUETTES.values()]
     blends = [{"does": does, "modes": list(modes)} for does, modes in BLENDS]
     found = {"gradients": gradients, "tiles": tiles, "silhouettes": silhouettes, "blends": blends}
-    return {**found, "kinds": kinds()}
+    return {**found, "kinds": kinds(), "blocks": block_kinds()}

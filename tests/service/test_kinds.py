@@ -6,7 +6,7 @@ from pydantic import TypeAdapter
 from garnetfern.core.document import Layer, read_site
 from garnetfern.core.document.layers import LAYER_KINDS
 from garnetfern.fonts import shipped_fonts
-from garnetfern.service.kinds import KINDS, aside, ink, kinds, offered
+from garnetfern.service.kinds.layers import KINDS, aside, ink, kinds, offered
 
 LAYERS = TypeAdapter(Layer)
 

@@ -2,7 +2,7 @@
 
 from .assets import Asset, Crop, Fit, Part, Slot, crop_of
 from .backdrop import Backdrop, Over, OverChange
-from .block import Align, Block, Lettering, MenuItem, Outline, TextShadow
+from .block import Align, Block, KindOfBlock, Lettering, MenuItem, Outline, TextShadow
 from .blocks import BLOCK_KINDS, BlockKind
 from .gradient import Gradient, Stop
 from .ids import Ids, ids_of
@@ -58,6 +58,7 @@ __all__ = [
     "ImageException",
     "ImageLayer",
     "Join",
+    "KindOfBlock",
     "Layer",
     "LayerBase",
     "Lettering",

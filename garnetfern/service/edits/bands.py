@@ -4,16 +4,16 @@ from typing import Literal
 
 from pydantic import Field
 
-from ...core.document import Backdrop, Band, Block, Column, Height, Ids, Lettering, Padding, Page, Site
+from ...core.document import Backdrop, Band, Column, Height, Ids, Padding, Page, Site
 from ...core.errors import GarnetfernError
+from ..fresh import Fresh, by_light
+from ..kinds.blocks import new_block
 from .common import (
     Asked,
     Edited,
     band_of,
-    by_light,
     copied_backdrop,
     copied_column,
-    fonts_of,
     page_of,
     with_band,
     with_page,
@@ -69,17 +69,13 @@ class SetColumns(Asked):
     count: int = Field(ge=1, le=4)
 
 
+SAMPLE = ("heading", "text")
+"""What a new band's columns begin with."""
+
+
 def _new_column(site: Site, page: Page, ids: Ids, n: int, sample: bool) -> Column:
-    dark = by_light(site)[0]
-    font, heads = fonts_of(page)
-    blocks: tuple[Block, ...] = ()
-    if sample:
-        heading = Lettering(font=heads, size="28px", line=1.2, colour=dark)
-        text = Lettering(font=font, size="17px", colour=dark)
-        blocks = (
-            Block(id=ids.free("heading"), kind="heading", level=2, wording="A heading", lettering=heading),
-            Block(id=ids.free("text"), kind="text", wording="A few words.", lettering=text),
-        )
+    fresh = Fresh(site, page, by_light(site)[0])
+    blocks = tuple(new_block(kind, fresh, ids) for kind in SAMPLE) if sample else ()
     return Column(id=ids.free("column"), name=f"Column {n + 1}", blocks=blocks)
 
 

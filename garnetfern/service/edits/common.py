@@ -1,13 +1,10 @@
 """What all edits share: their base, finding things, ids that are free, and putting a changed page back."""
 
-from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Any
 
 from pydantic import BaseModel, ConfigDict
 
-from ...core.colour.contrast import luminance_of
-from ...core.colour.notation import parse_colour
 from ...core.document import Backdrop, Band, Block, Column, Ids, Page, Site
 from ...core.errors import NotFoundError
 
@@ -103,19 +100,3 @@ def copied_column(column: Column, ids: Ids) -> Column:
     blocks = tuple(copied_block(b, ids) for b in column.blocks)
     backdrop = copied_backdrop(column.backdrop, ids)
     return column.model_copy(update={"id": ids.free(column.id), "blocks": blocks, "backdrop": backdrop})
-
-
-def by_light(site: Site) -> list[str]:
-    """The site's opaque colours from dark to light; black and white where it has none."""
-    colours = [c for c in site.palette if parse_colour(c).alpha >= 1] or ["#1c1c1c", "#ffffff"]
-    light: Callable[[str], float] = lambda c: float(luminance_of(c))  # noqa: E731
-    return sorted(colours, key=light)
-
-
-def fonts_of(page: Page) -> tuple[str, str]:
-    """The fonts that new texts and new headings of a page take: those of what is there already."""
-    firsts: dict[str, str] = {}
-    for block in page.blocks():
-        firsts.setdefault(block.kind, block.lettering.font)
-    text = firsts.get("text", "Hanken Grotesk")
-    return text, firsts.get("heading", text)

@@ -850,7 +850,7 @@ export interface components {
              * Block
              * @enum {string}
              */
-            block: "heading" | "text" | "button" | "logo" | "menu" | "picture" | "space";
+            block: "button" | "heading" | "logo" | "menu" | "picture" | "space" | "text";
             /** After */
             after?: string | null;
         };
@@ -1376,7 +1376,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "heading" | "text" | "button" | "logo" | "menu" | "picture" | "space";
+            kind: "button" | "heading" | "logo" | "menu" | "picture" | "space" | "text";
             /** Level */
             level?: number | null;
             /**
@@ -2409,6 +2409,23 @@ export interface components {
             misses: number;
         };
         /**
+         * KindOfBlockView
+         * @description A kind of block: what it is called, whether it is words that are to be read, whether it is or holds links
+         *     whatever it says, and the fields that only some kinds have.
+         */
+        KindOfBlockView: {
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+            /** Lettered */
+            lettered: boolean;
+            /** Linked */
+            linked: boolean;
+            /** Own */
+            own: string[];
+        };
+        /**
          * KindOfLayer
          * @description A kind of layer: what a layer of it is called, and the same as something that is laid in.
          */
@@ -2419,6 +2436,11 @@ export interface components {
             name: string;
             /** Title */
             title: string;
+            /**
+             * Framed
+             * @description whether it is a picture, of which each screen shows a part
+             */
+            framed: boolean;
         };
         /**
          * LayLook
@@ -2564,6 +2586,8 @@ export interface components {
         Library: {
             /** Kinds */
             kinds: components["schemas"]["KindOfLayer"][];
+            /** Blocks */
+            blocks: components["schemas"]["KindOfBlockView"][];
             /** Gradients */
             gradients: components["schemas"]["LibraryGradient"][];
             /** Tiles */
@@ -2749,6 +2773,11 @@ export interface components {
             name: string;
             /** Title */
             title: string;
+            /**
+             * Framed
+             * @description whether it is a picture, of which each screen shows a part
+             */
+            framed: boolean;
             /** Offers */
             offers: components["schemas"]["OfferView"][];
         };

@@ -47,6 +47,7 @@ export type Slot = Schemas['Slot'];
 export type Screen = Schemas['Screen'];
 export type Live = Schemas['Live'];
 export type Reading = Schemas['ReadingView'];
+export type KindOfBlock = Schemas['KindOfBlockView'];
 export type Readings = Schemas['ReadingsView'];
 export type Verdict = Omit<Readings, 'readings'>;
 export type Letter = Schemas['LetterView'];

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { wordsOf } from '../state/words';
   import type { Block, Reading, Screen } from '../api/types';
   import Verdict from '../parts/Verdict.svelte';
   import { useBench } from '../state/context';
@@ -54,8 +55,7 @@
   };
 
   function said(block: Block): string {
-    const text = block.kind === 'menu' ? (block.items ?? []).map((i) => i.wording).join(', ') : block.wording;
-    return text || 'no words yet';
+    return wordsOf(block) || 'no words yet';
   }
 
   function choose(row: Row): void {

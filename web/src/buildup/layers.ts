@@ -73,7 +73,7 @@ export async function addLayer(
   const { edits, selection } = parts;
   const { page, area } = selection;
   if (!page || !area) return;
-  if (wanted.kind === 'image') {
+  if (parts.doc.framed(wanted as Layer)) {
     const asset = parts.doc.asset(String(wanted.asset));
     if (!asset) return;
     await edits.edit({ kind: 'lay-picture', page: page.id, area: area.id, asset, at: place }, (card) => {

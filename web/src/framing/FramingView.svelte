@@ -19,7 +19,7 @@
   const choices = $derived(
     selection.areas.flatMap((area) =>
       (area.backdrop.layers ?? [])
-        .filter((l): l is ImageLayer => l.kind === 'image')
+        .filter((l): l is ImageLayer => doc.framed(l))
         .map((layer) => ({
           area,
           layer,
@@ -27,7 +27,7 @@
         })),
     ),
   );
-  const layer = $derived(selection.layer?.kind === 'image' ? selection.layer : null);
+  const layer = $derived(doc.framed(selection.layer) ? selection.layer : null);
   const asset = $derived(doc.site?.assets?.find((a) => a.id === layer?.asset));
   const sheet = $derived(findings.framing?.layer === layer?.id ? findings.framing : null);
   const own = $derived(layer ? on(layer, selection.scope) : null);

@@ -9,7 +9,7 @@
   /** `ink`: what the track is drawn with; without it what the core draws its card's with. */
   let { layer, ink }: { layer: Layer; ink?: string } = $props();
   const bench = useBench();
-  const { findings, selection, sight } = bench;
+  const { doc, findings, selection, sight } = bench;
   const to = layerEditor(() => layer);
   const own = $derived(shownLayer(bench, layer));
   const opacity = $derived(own.opacity ?? 1);
@@ -27,6 +27,6 @@
   show={(value) => to.show({ opacity: value })}
   {keep}
 />
-{#if layer.kind !== 'image' && selection.words.length > 0 && !sight.pointed}
+{#if !doc.framed(layer) && selection.words.length > 0 && !sight.pointed}
   <Remedy {overlay} current={opacity} apply={keep} />
 {/if}

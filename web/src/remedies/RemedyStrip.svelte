@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Ways out for words that fall short, in the place of the build-up: the screens stay in sight. */
+  import { wordsOf } from '../state/words';
   import { untrack } from 'svelte';
   import type { Block } from '../api/types';
   import { put } from '../state/target';
@@ -32,8 +33,7 @@
   });
 
   function said(of: Block): string {
-    const words = of.kind === 'menu' ? (of.items ?? []).map((i) => i.wording).join(', ') : of.wording;
-    return (words || of.kind).slice(0, 46);
+    return (wordsOf(of) || doc.kind(of).name).slice(0, 46);
   }
 
   function turn(of: Block, lock: (typeof LOCKS)[number]['lock']): void {

@@ -11,7 +11,7 @@
   import UploadList from './UploadList.svelte';
   import { useBench } from '../state/context';
 
-  const { edits, findings, place, selection, sight, uploads } = useBench();
+  const { doc, edits, findings, place, selection, sight, uploads } = useBench();
 
   const area = $derived(selection.area);
   const to = editorOf((chosen) => chosen.target);
@@ -67,7 +67,7 @@
           >Give it a height of {cure.height}</button
         >
       {/if}
-      {#if !selection.layers.some((l) => l.kind === 'image')}
+      {#if !selection.layers.some((l) => doc.framed(l))}
         <div class="flex items-center gap-3">
           <span class="muted whitespace-nowrap">No picture yet:</span><PictureChooser />
         </div>

@@ -4,26 +4,16 @@
   import Menu, { type Group } from '../parts/Menu.svelte';
   import { useBench } from '../state/context';
 
-  const { edits, selection } = useBench();
+  const { doc, edits, selection } = useBench();
 
-  const NAMES = {
-    heading: 'Heading',
-    text: 'Text',
-    button: 'Button',
-    logo: 'Logo',
-    menu: 'Menu',
-    picture: 'Picture',
-    space: 'Space',
-  } as const;
+  const kinds = $derived(doc.library?.blocks ?? []);
   const page = $derived(selection.page?.id ?? '');
   const column = $derived(
     selection.areas.find((a) => a.kind === 'column' && a.blocks.some((b) => b.id === selection.block?.id)) ??
       selection.areas.find((a) => a.kind === 'column' && a.band?.id === selection.band?.id),
   );
   const said = (block: Block) =>
-    block.kind === 'menu' || block.kind === 'picture' || block.kind === 'space'
-      ? NAMES[block.kind]
-      : block.wording?.split('\n')[0] || 'no words yet';
+    (doc.kind(block).lettered && block.wording?.split('\n')[0]) || doc.kind(block).name;
 
   function run(edit: Edit): void {
     void edits.edit(edit, (chosen) => selection.chooseBlock(chosen));
@@ -50,10 +40,10 @@
     return [
       {
         title: selection.block ? 'Below this block' : 'Into this area',
-        actions: Object.entries(NAMES).map(([kind, name]) => ({
+        actions: kinds.map(({ kind, name }) => ({
           id: kind,
           name,
-          run: () => run({ kind: 'add-block', page, column: into, block: kind as keyof typeof NAMES, after }),
+          run: () => run({ kind: 'add-block', page, column: into, block: kind as Block['kind'], after }),
         })),
       },
     ];

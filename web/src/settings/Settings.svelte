@@ -16,7 +16,7 @@
   const differs = (item: { screens?: Record<string, object> }) => Object.keys(item.screens ?? {});
   /** The screens on which something differs, where settings can be made for one screen. */
   const scoped = $derived(
-    layer?.kind === 'image'
+    layer && 'screens' in layer
       ? differs(layer)
       : selection.cardId === 'base' && selection.area?.kind === 'band' && selection.band
         ? differs(selection.band)

@@ -1,15 +1,18 @@
 <script lang="ts">
   /** A block of words: what it says and how it is set, its letters, its plate, its place. */
-  import SpaceSettings from './SpaceSettings.svelte';
+  import type { Component } from 'svelte';
+  import type { Block } from '../api/types';
   import LetterSettings from './LetterSettings.svelte';
-  import PictureBlock from './PictureBlock.svelte';
   import PlateTab from './PlateTab.svelte';
   import Tabs from '../parts/Tabs.svelte';
   import WordPlace from './WordPlace.svelte';
   import WordText from './WordText.svelte';
   import { useBench } from '../state/context';
 
-  const { place, selection } = useBench();
+  const { doc, place, selection } = useBench();
+  type Own = Component<{ block: Block }>;
+  /** The settings of blocks that are no words, by the name of their kind. */
+  const others = import.meta.glob<Own>('./blocks/*.svelte', { eager: true, import: 'default' });
 
   const TABS = [
     { id: 'words', name: 'Words' },
@@ -19,6 +22,7 @@
   ] as const;
   const tab = $derived(TABS.find((t) => t.id === place.tab)?.id ?? 'words');
   const block = $derived(selection.block);
+  const Other = $derived(block ? others[`./blocks/${block.kind}.svelte`] : undefined);
   const marked = $derived<Record<string, boolean>>({
     letters: Boolean(
       block?.lettering?.outline || block?.lettering?.shadow || block?.lettering?.over || block?.heard,
@@ -27,10 +31,10 @@
   });
 </script>
 
-{#if block && block.kind === 'space'}
-  {#key block.id}<SpaceSettings {block} />{/key}
-{:else if block && block.kind === 'picture'}
-  {#key block.id}<PictureBlock {block} />{/key}
+{#if block && Other}
+  {#key block.id}<Other {block} />{/key}
+{:else if block && !doc.kind(block).lettered}
+  <p class="muted pt-2">There is nothing to set of it.</p>
 {:else if block?.lettering}
   <Tabs
     label="Settings of the words"

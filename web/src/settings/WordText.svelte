@@ -22,6 +22,8 @@
     { value: 'end', name: 'right' },
   ] as const;
 
+  /** The fields that only some kinds have. */
+  const own = $derived(doc.kind(block).own);
   const lettering = $derived(block.lettering ?? {});
   const font = $derived(doc.fonts.find((f) => f.family === lettering.font));
   const weights = $derived(
@@ -37,7 +39,7 @@
 </script>
 
 <div class="flex flex-col gap-2">
-  {#if block.kind === 'menu'}
+  {#if own.includes('items')}
     <MenuItems {block} />
   {:else}
     <Wording
@@ -93,7 +95,7 @@
     keep={(colour) => to.keep({ 'lettering/colour': colour }, `Words in ${colour}`)}
   />
   <div class="flex items-center gap-4">
-    {#if block.kind === 'heading'}
+    {#if own.includes('level')}
       <label class="flex items-center gap-1.5" title="Its place in the outline; its size is its own">
         <span class="muted text-small">Level</span>
         <select
@@ -116,7 +118,7 @@
       options={ALIGNS}
       choose={(align) => void to.keep({ 'lettering/align': align }, `Words ${align}`)}
     />
-    {#if block.kind !== 'menu'}
+    {#if !own.includes('items')}
       <Field
         label="Link"
         hideLabel

@@ -44,12 +44,15 @@ export function makeBench(): Bench {
 /** Fetch the site and what ships, and choose what is worked on first. */
 export async function start({ doc, edits, selection, notices }: Bench): Promise<boolean> {
   try {
-    const shipped = Promise.all([client.fonts(), client.library()]);
-    doc.take(await client.state());
+    const fonts = client.fonts();
+    const [state, library] = await Promise.all([client.state(), client.library()]);
+    // what is chosen first depends on what kinds there are
+    doc.library = library;
+    doc.take(state);
     // the page and its readings are asked for now, and do not wait for what the settings need
     selection.restore({});
     void edits.missed();
-    [doc.fonts, doc.library] = await shipped;
+    doc.fonts = await fonts;
     return true;
   } catch (error) {
     notices.tell(error);

@@ -1,5 +1,17 @@
 import { patched } from '../api/patch';
-import type { Font, Library, Operation, Screen, Site, State, Step } from '../api/types';
+import type {
+  Block,
+  Font,
+  ImageLayer,
+  KindOfBlock,
+  Layer,
+  Library,
+  Operation,
+  Screen,
+  Site,
+  State,
+  Step,
+} from '../api/types';
 import { GoneError, type Change } from './target';
 
 /** The site as the server keeps it, and with what is shown of it but not kept. */
@@ -47,6 +59,17 @@ export class Doc {
     if (document) return { ...rest, document };
     if (!this.state || since !== this.state.revision || !patch) return null;
     return { ...rest, document: patched(this.state.document, patch as Operation[]) };
+  }
+
+  /** What blocks of a kind are made of. */
+  kind(block: Block): KindOfBlock {
+    const words = { kind: block.kind, name: block.kind, lettered: true, linked: false, own: [] };
+    return this.library?.blocks.find((k) => k.kind === block.kind) ?? words;
+  }
+
+  /** Whether a layer is a picture, of which each screen shows a part. */
+  framed(layer: Layer | null | undefined): layer is ImageLayer {
+    return this.library?.kinds.find((k) => k.kind === layer?.kind)?.framed ?? false;
   }
 
   asset(id: string | null | undefined) {

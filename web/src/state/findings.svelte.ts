@@ -150,12 +150,14 @@ export class Findings {
         await Promise.all([
           client.buildUp({ ...here, block: this.lineBlock }, signal).then((found) => (this.buildUp = found)),
           client.areas(asked, signal).then((found) => (this.areaViews = found)),
-          layer?.kind === 'image'
+          this.doc.framed(layer)
             ? client.framing({ ...here, layer: layer.id }, signal).then((found) => (this.framing = found))
             : null,
         ]);
         this.overlay =
-          layer && layer.kind !== 'image' ? await client.overlay({ ...here, layer: layer.id }, signal) : null;
+          layer && !this.doc.framed(layer)
+            ? await client.overlay({ ...here, layer: layer.id }, signal)
+            : null;
       } catch (error) {
         // an older question that was given up here can be begun later there, and overtake this one
         if (error instanceof Refused && error.status === 410 && !signal.aborted) return this.settle();

@@ -1,4 +1,4 @@
-import type { Band, Block, Layer, Page } from '../api/types';
+import type { Band, Block, ImageLayer, Layer, Page } from '../api/types';
 import { Bell } from './bell';
 import type { Doc } from './doc.svelte';
 import type { Edits } from './edits.svelte';
@@ -38,7 +38,7 @@ export class Selection {
   readonly layers = $derived<Layer[]>((this.area?.backdrop.layers ?? []) as Layer[]);
   readonly layer = $derived<Layer | null>(this.layers.find((l) => l.id === this.cardId) ?? null);
   readonly blocks = $derived<Block[]>(this.area?.blocks ?? []);
-  readonly words = $derived<Block[]>(this.blocks.filter((b) => b.kind !== 'picture' && b.kind !== 'space'));
+  readonly words = $derived<Block[]>(this.blocks.filter((b) => this.doc.kind(b).lettered));
   readonly block = $derived<Block | null>(
     this.blocks.find((b) => b.id === this.blockId) ?? this.blocks[0] ?? null,
   );
@@ -56,6 +56,12 @@ export class Selection {
   /** The chosen area as a target, and what lies in it or around it. */
   get target(): Target {
     return { page: this.page?.id, area: this.area?.id };
+  }
+
+  /** The picture that another would take the place of: the chosen one, otherwise the area's lowest. */
+  get picture(): ImageLayer | null {
+    const pictures = this.layers.filter((l) => this.doc.framed(l));
+    return pictures.find((l) => l.id === this.cardId) ?? pictures[0] ?? null;
   }
 
   layerTarget(layer: string): Target {
@@ -105,7 +111,7 @@ export class Selection {
 
   /** The topmost overlay, the topmost layer, or the base. */
   private firstCard(): string {
-    return this.layers.findLast((l) => l.kind !== 'image')?.id ?? this.layers.at(-1)?.id ?? 'base';
+    return this.layers.findLast((l) => !this.doc.framed(l))?.id ?? this.layers.at(-1)?.id ?? 'base';
   }
 
   choosePage(id: string): void {

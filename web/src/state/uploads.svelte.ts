@@ -90,10 +90,8 @@ export class Uploads {
   }
 
   private place(layer: ImageLayer | null): Place {
-    const { page, area, layers, layer: present } = this.selection;
-    const chosen = layer ?? (present?.kind === 'image' ? present : null);
-    const target = chosen ?? layers.find((l) => l.kind === 'image');
-    return { page: page?.id ?? '', area: area?.id ?? '', layer: target?.id ?? null };
+    const { page, area, picture } = this.selection;
+    return { page: page?.id ?? '', area: area?.id ?? '', layer: (layer ?? picture)?.id ?? null };
   }
 
   private async layAt(asset: Asset, place: Place, then: () => void = () => {}): Promise<Problem | null> {

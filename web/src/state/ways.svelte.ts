@@ -43,8 +43,7 @@ export class Ways {
 
   /** The page's words, those that fall short first. */
   get words(): Block[] {
-    const all =
-      this.selection.areas[0]?.blocks.filter((b) => b.kind !== 'picture' && b.kind !== 'space') ?? [];
+    const all = this.selection.areas[0]?.blocks.filter((b) => this.doc.kind(b).lettered) ?? [];
     return all.toSorted((a, b) => Number(this.isShort(b.id)) - Number(this.isShort(a.id)));
   }
 

@@ -2,4 +2,4 @@
 
 from ._kind import BlockKind
 
-KIND = BlockKind(edged=True)
+KIND = BlockKind(edged=True, linked=True)

@@ -2,4 +2,4 @@
 
 from ._kind import BlockKind
 
-KIND = BlockKind(own={"items": "Only a menu has entries."})
+KIND = BlockKind(own={"items": "Only a menu has entries."}, linked=True)

@@ -1,6 +1,6 @@
 """What every layer has, and the sixteen ways of blending."""
 
-from typing import TYPE_CHECKING, Literal
+from typing import TYPE_CHECKING, ClassVar, Literal
 
 from ..base import Fraction, Identifier, Model, Name
 
@@ -29,6 +29,9 @@ BlendMode = Literal[
 
 class LayerBase(Model):
     """One sheet of a backdrop. `blend` is how it mixes with what lies below it in its own area."""
+
+    framed: ClassVar[bool] = False
+    """Whether it is a picture, of which each screen shows a part."""
 
     id: Identifier
     name: Name

@@ -1,6 +1,6 @@
 """A picture."""
 
-from typing import Literal
+from typing import ClassVar, Literal
 
 from pydantic import Field, model_validator
 
@@ -58,6 +58,8 @@ class ImageLayer(LayerBase):
     and down. `attachment` slower moves at `rate` times the page's speed. A blurred picture is laid out in an area
     that is larger by three times its blur each way, so that its edges do not pale.
     """
+
+    framed: ClassVar[bool] = True
 
     kind: Literal["image"] = "image"
     asset: Identifier

@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator
 
-from ...core.document import ImageLayer, Page, Site
+from ....core.document import ImageLayer, Page, Site
 from ._offer import Offer
 
 ORDER, NAME, TITLE = 1, "picture", "A picture"

@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 from typing import Any
 
-from ...core.document import EdgeLayer, Page, Site
+from ....core.document import EdgeLayer, Page, Site
 from ._offer import Offer
 
 ORDER, NAME, TITLE = 5, "edge shade", "A shade along an edge"

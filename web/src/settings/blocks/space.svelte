@@ -1,8 +1,8 @@
 <script lang="ts">
   /** Room between blocks of words. */
-  import type { Block } from '../api/types';
-  import LengthField from '../parts/LengthField.svelte';
-  import { editorOf } from '../state/editor';
+  import type { Block } from '../../api/types';
+  import LengthField from '../../parts/LengthField.svelte';
+  import { editorOf } from '../../state/editor';
 
   let { block }: { block: Block } = $props();
   const to = editorOf((chosen) => chosen.blockTarget(block.id));

@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator
 
-from ...core.document import ColourLayer, Page, Site
+from ....core.document import ColourLayer, Page, Site
 from ._offer import Offer
 
 ORDER, NAME, TITLE = 0, "colour", "A colour"

@@ -1,9 +1,9 @@
 <script lang="ts">
   /** A picture among the words: which one, cut for which slot, and what it says to those who cannot see it. */
-  import type { Block } from '../api/types';
-  import Field from '../parts/Field.svelte';
-  import { editorOf } from '../state/editor';
-  import { useBench } from '../state/context';
+  import type { Block } from '../../api/types';
+  import Field from '../../parts/Field.svelte';
+  import { editorOf } from '../../state/editor';
+  import { useBench } from '../../state/context';
 
   let { block }: { block: Block } = $props();
   const { doc } = useBench();

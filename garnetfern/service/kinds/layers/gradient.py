@@ -2,9 +2,9 @@
 
 from collections.abc import Iterator
 
-from ...core.css.declarations import gradient_value
-from ...core.document import Gradient, GradientLayer, Page, Site
-from ...stock.gradients import GRADIENTS
+from ....core.css.declarations import gradient_value
+from ....core.document import Gradient, GradientLayer, Page, Site
+from ....stock.gradients import GRADIENTS
 from ._offer import Offer
 
 ORDER, NAME, TITLE = 2, "gradient", "A gradient"

@@ -2,8 +2,8 @@
 
 from collections.abc import Iterator
 
-from ...core.document import Page, ShapeLayer, Site
-from ..figures import SILHOUETTES, silhouette_image
+from ....core.document import Page, ShapeLayer, Site
+from ...figures import SILHOUETTES, silhouette_image
 from ._offer import Offer
 
 ORDER, NAME, TITLE = 4, "silhouette", "A silhouette"
