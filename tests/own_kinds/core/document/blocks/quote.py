@@ -1,0 +1,5 @@
+"""What somebody has said."""
+
+from ._kind import BlockKind
+
+KIND = BlockKind()
