@@ -13,7 +13,7 @@ from ..core.picture import Facts
 from ..core.picture.budget import FileKind
 from ..core.picture.known import Known, from_plain, seams_from_plain
 from ..core.picture.tiles import Mending, Seams
-from ..core.resolve.records import Rendition
+from ..core.resolve.sheets import Rendition
 from .pool import OverrunError, Pool
 from .wire import Message
 

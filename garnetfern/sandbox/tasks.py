@@ -17,7 +17,7 @@ from ..core.picture.rendition import encode_rendition, rendition_image
 from ..core.picture.slots import slot_file
 from ..core.picture.tiles import mend, seams_of
 from ..core.picture.unfold import unfold
-from ..core.resolve.records import Rendition
+from ..core.resolve.sheets import Rendition
 
 Said = dict[str, Any]
 Answer = tuple[Said, list[bytes]]

@@ -4,11 +4,12 @@ from typing import Any
 
 from ..core.document import Area, Band, Block, Column, Join, Page, Screen, Site, page_on
 from ..core.draw.coverage import Seen, seen
+from ..core.resolve.box import Box
 from ..core.resolve.fonts import FontBook
 from ..core.resolve.lengths import Viewport
 from ..core.resolve.moment import Moment
 from ..core.resolve.page import resolve_page
-from ..core.resolve.records import AreaRecord, BandRecord, Box, PageRecord
+from ..core.resolve.records import AreaRecord, BandRecord, PageRecord
 
 WIDE = Screen(id="wide-monitor", name="2560 px monitor", width=2560, height=1440, least=0, most=10_000)
 CURE = "320px"

@@ -13,9 +13,11 @@ from ..core.draw.paint import blank, paint_area
 from ..core.draw.sample import Region
 from ..core.draw.words import paint_words
 from ..core.reading import Reader, Reading, situations
+from ..core.resolve.box import Box
 from ..core.resolve.lengths import Viewport
 from ..core.resolve.moment import Moment
-from ..core.resolve.records import AreaRecord, Box, Line, PageRecord, Sheet
+from ..core.resolve.records import AreaRecord, Line, PageRecord
+from ..core.resolve.sheets import Sheet
 from .check import floored
 from .kinds.layers import aside, ink
 

@@ -8,7 +8,7 @@ from ..core.css.urls import File, Urls, slug_of
 from ..core.document import Asset, Page, Site
 from ..core.picture.budget import KINDS, MEDIA, FileKind, fit_to_budget
 from ..core.resolve.fonts import FontBook
-from ..core.resolve.records import Rendition
+from ..core.resolve.sheets import Rendition
 from ..sandbox import Room
 from ..store import DamagedError, FittedFile, FittedFiles, fitted_key
 

@@ -8,11 +8,12 @@ from ..core.errors import NotFoundError
 from ..core.picture.advice import Advice, advise
 from ..core.picture.framing import Window, best_focal, reach, window_of
 from ..core.picture.tiles import Seam, Seams, noticeable
+from ..core.resolve.box import Box
 from ..core.resolve.fonts import FontBook
 from ..core.resolve.lengths import Viewport
 from ..core.resolve.moment import Moment
 from ..core.resolve.page import resolve_page
-from ..core.resolve.records import Box, ImageSheet
+from ..core.resolve.sheets import ImageSheet
 from .looks import Looks
 
 
@@ -52,8 +53,9 @@ def shown_on_screens(site: Site, page: Page, area_id: str, layer_id: str, fonts:
     for screen in site.screens:
         record = resolve_page(site, page, Moment(Viewport(screen.width, screen.height)), fonts)
         area = record.area(area_id)
-        sheet = next((s for s in area.sheets if s.id == layer_id), None) if area else None
-        if area is None or not isinstance(sheet, ImageSheet) or area.box.height < 1:
+        pictures = (p for s in (area.sheets if area else ()) for p in s.pictures())
+        sheet = next((p for p in pictures if p.id == layer_id), None)
+        if area is None or sheet is None or area.box.height < 1:
             continue
         layer = image_layer(page_on(page, screen.id), area_id, layer_id)
         found.append(Shown(screen, layer, area.box, window_of(sheet, layer, site.asset(layer.asset)), sheet))

@@ -4,7 +4,7 @@ from functools import lru_cache
 
 from ..core.draw.sample import Picture
 from ..core.picture import decode_rendition
-from ..core.resolve.records import Rendition
+from ..core.resolve.sheets import Rendition
 from ..sandbox import shared_room
 
 

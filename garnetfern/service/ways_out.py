@@ -115,7 +115,7 @@ def ways_out(reader: Reader, site: Site, page: Page, block: Block, colours: Colo
 def _picture(reader: Reader, site: Site, page: Page) -> str:
     """A whole page on its widest screen, small."""
     widest = max(site.screens, key=lambda s: s.width)
-    rest = next(s for s in situations(site, page) if s.screen == widest.id and s.kind == "rest")
+    rest = next(s for s in situations(site, page) if s.screen == widest.id and s.at_rest)
     record = reader.resolve(site, page, rest)
     height = min(int(record.height), 2 * int(record.width))
     return data_url(draw_page(record, (0, 0, int(record.width), height), reader.pictures, reader.glyphs), WHOLE)

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from pathlib import Path
 
 from ..core.picture.budget import Encoded
-from ..core.resolve.records import Rendition
+from ..core.resolve.sheets import Rendition
 from .files import sweep, write_whole
 from .pictures import hash_of
 from .tables import Fitted, Tables

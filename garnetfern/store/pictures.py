@@ -14,7 +14,7 @@ from pathlib import Path
 from ..core.draw.sample import Picture as Pixels
 from ..core.errors import NotFoundError
 from ..core.picture import Facts, decode_rendition
-from ..core.resolve.records import Rendition
+from ..core.resolve.sheets import Rendition
 from .files import sweep, write_whole
 from .migrations import now
 from .tables import Picture, Tables

@@ -5,7 +5,9 @@ import pytest
 from garnetfern.core.colour.notation import parse_colour
 from garnetfern.core.draw.coverage import is_opaque, seen
 from garnetfern.core.draw.sheets import span_of
-from garnetfern.core.resolve.records import AreaRecord, BandRecord, Box, ColourSheet, ImageSheet, PageRecord, Rendition
+from garnetfern.core.resolve.box import Box
+from garnetfern.core.resolve.records import AreaRecord, BandRecord, PageRecord
+from garnetfern.core.resolve.sheets import ColourSheet, ImageSheet, Rendition
 
 WHOLE = Box(0, 0, 800, 400)
 PICTURE = Rendition("0" * 64, 100, 100)

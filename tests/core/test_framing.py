@@ -7,9 +7,10 @@ from hypothesis import strategies as st
 from garnetfern.core.document import Asset, Crop, ImageLayer, Slot
 from garnetfern.core.picture.framing import Window, best_focal, reach, window_of
 from garnetfern.core.picture.slots import locked, slot_facts, widest_crop
+from garnetfern.core.resolve.box import Box
 from garnetfern.core.resolve.image import Room, image_sheet, used_size
 from garnetfern.core.resolve.lengths import Viewport
-from garnetfern.core.resolve.records import Box, Rendition
+from garnetfern.core.resolve.sheets import Rendition
 
 shares = st.floats(0, 1)
 WIDE, TALL = (1.0, 0.4), (0.35, 1.0)

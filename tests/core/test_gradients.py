@@ -14,10 +14,11 @@ from garnetfern.core.css.declarations import gradient_value
 from garnetfern.core.document import EdgeLayer, Gradient
 from garnetfern.core.document.length import parse_length, scaled
 from garnetfern.core.draw.ramp import colours_at, ramp_pixels
+from garnetfern.core.resolve.box import Box
 from garnetfern.core.resolve.edge import edge_gradients
 from garnetfern.core.resolve.gradient import ending_shape, fixed_up, resolve_gradient
 from garnetfern.core.resolve.lengths import Scale, Viewport
-from garnetfern.core.resolve.records import Box, Ramp
+from garnetfern.core.resolve.sheets import Ramp
 from garnetfern.stock.gradients import GRADIENTS
 
 TABLES = json.loads((Path(__file__).parent.parent / "tables" / "gradients.json").read_text())

@@ -16,10 +16,11 @@ from garnetfern.core.draw.probe import colour_at
 from garnetfern.core.draw.sheets import PAINTERS, span_of
 from garnetfern.core.errors import DocumentError
 from garnetfern.core.reading import situations
+from garnetfern.core.resolve.box import Box
 from garnetfern.core.resolve.layers import RESOLVERS
 from garnetfern.core.resolve.lengths import Viewport
 from garnetfern.core.resolve.pattern import tile_size, tile_svg
-from garnetfern.core.resolve.records import Box, Sheet
+from garnetfern.core.resolve.sheets import Sheet
 from garnetfern.core.resolve.silhouette import silhouette_place, silhouette_svg
 from garnetfern.fonts import shipped_fonts
 from tests.referee.kinds import SAMPLES, page_with

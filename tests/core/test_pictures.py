@@ -11,7 +11,7 @@ from PIL import Image
 from garnetfern.core.errors import PictureError
 from garnetfern.core.picture import decode_rendition, encode_rendition, examine
 from garnetfern.core.picture.decode import load
-from garnetfern.core.resolve.records import Rendition
+from garnetfern.core.resolve.sheets import Rendition
 from tests.conftest import encoded, jpeg
 from tests.pictures import png_of_size
 

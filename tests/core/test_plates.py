@@ -12,7 +12,8 @@ from garnetfern.core.draw.plate import framed, rounded
 from garnetfern.core.draw.words import draw_page
 from garnetfern.core.errors import DocumentError
 from garnetfern.core.reading import situations
-from garnetfern.core.resolve.records import Box, PlateRecord, ShadowRecord
+from garnetfern.core.resolve.box import Box
+from garnetfern.core.resolve.records import PlateRecord, ShadowRecord
 from garnetfern.core.resolve.shape import Setting, shape
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.site_file import SiteFile

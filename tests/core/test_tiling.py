@@ -10,9 +10,10 @@ from garnetfern.core.document import Asset, ImageLayer, Position
 from garnetfern.core.draw.paint import paint_backdrops
 from garnetfern.core.draw.sample import sample
 from garnetfern.core.reading import situations
+from garnetfern.core.resolve.box import Box
 from garnetfern.core.resolve.image import Room, image_sheet, renditions, used_size
 from garnetfern.core.resolve.lengths import Viewport
-from garnetfern.core.resolve.records import Box, Rendition
+from garnetfern.core.resolve.sheets import Rendition
 
 from ..pictures import png
 from ..sites import document, image_layer, reader_of, with_picture

@@ -4,7 +4,7 @@ from collections.abc import Callable
 
 from ..document import Site
 from ..resolve.fonts import FontBook
-from ..resolve.records import Rendition
+from ..resolve.sheets import Rendition
 from ..telling import Told, silent
 from .page import emit_page
 from .pictures import Emission

@@ -9,8 +9,8 @@ from ..resolve.fonts import FontBook
 from ..resolve.image import choose_rendition
 from ..resolve.page import Windows
 from ..resolve.picture import picture_crop, picture_size
-from ..resolve.records import Rendition
 from ..resolve.serving import ServingRange, serving_ranges
+from ..resolve.sheets import Rendition
 from .escape import css_string, css_url
 from .urls import Urls
 

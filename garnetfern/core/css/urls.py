@@ -4,7 +4,7 @@ import hashlib
 from dataclasses import dataclass, replace
 
 from ..document import Asset
-from ..resolve.records import Rendition
+from ..resolve.sheets import Rendition
 from .escape import file_part
 
 

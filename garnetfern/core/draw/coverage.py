@@ -6,7 +6,9 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from ..resolve.records import AreaRecord, Box, PageRecord, Sheet
+from ..resolve.box import Box
+from ..resolve.records import AreaRecord, PageRecord
+from ..resolve.sheets import Sheet
 from .sheets import PAINTERS, span_of
 
 CELL = 4

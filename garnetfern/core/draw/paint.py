@@ -6,8 +6,11 @@ from collections.abc import Callable, Iterable, Sequence
 import numpy as np
 
 from ..colour.spaces import Bytes, Pixels
-from ..resolve.records import AreaRecord, Box, ColourSheet, PageRecord, Sheet
+from ..resolve.box import Box
+from ..resolve.records import AreaRecord, PageRecord
+from ..resolve.sheets import Sheet
 from .blend import composite, over_opaque
+from .coverage import is_opaque
 from .levels import row
 from .plate import framed
 from .sample import Region, Sampler
@@ -66,7 +69,7 @@ def needs_group(area: AreaRecord, sheets: Sequence[Sheet]) -> bool:
     if area.kind == "page" or all(sheet.blend == "normal" for sheet in sheets):
         return False
     base = sheets[0]
-    return not (isinstance(base, ColourSheet) and base.id == "base" and base.colour.alpha >= 1)
+    return not (base.id == "base" and is_opaque(base, lambda _: True))
 
 
 def _lay(canvas: Bytes, source: Pixels) -> None:

@@ -9,7 +9,8 @@ import numpy as np
 
 from ..colour.notation import Rgba
 from ..colour.spaces import Pixels
-from ..resolve.records import Box, PlateRecord, ShadowRecord
+from ..resolve.box import Box
+from ..resolve.records import PlateRecord, ShadowRecord
 from .blend import composite
 from .figure import inked
 from .sample import Region

@@ -3,7 +3,8 @@
 import math
 
 from ..colour.notation import Rgba
-from ..resolve.records import Box, PageRecord
+from ..resolve.box import Box
+from ..resolve.records import PageRecord
 from .coverage import is_opaque
 from .paint import paint_backdrops
 from .sample import Sampler

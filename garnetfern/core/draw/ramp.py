@@ -6,7 +6,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..colour.spaces import Pixels, from_oklab, oklab
-from ..resolve.records import Ramp
+from ..resolve.sheets import Ramp
 from .sample import Region
 
 STEPS = 16384

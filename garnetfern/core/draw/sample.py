@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 
 from ..cache import Cache
 from ..colour.spaces import Pixels
-from ..resolve.records import ImageSheet, Rendition
+from ..resolve.sheets import ImageSheet, Rendition
 
 Region = tuple[int, int, int, int]
 """Left, top, width and height in whole px of the page."""

@@ -7,7 +7,8 @@ import numpy as np
 
 from ..colour.notation import Rgba
 from ..colour.spaces import Bytes, Pixels
-from ..resolve.records import BlockRecord, Box, PageRecord
+from ..resolve.box import Box
+from ..resolve.records import BlockRecord, PageRecord
 from .glyphs import Glyphs
 from .paint import paint_backdrops
 from .sample import Region, Sampler

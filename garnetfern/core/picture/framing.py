@@ -7,8 +7,9 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..document import Asset, Crop, ImageLayer
+from ..resolve.box import Box
 from ..resolve.image import used_size
-from ..resolve.records import Box, ImageSheet
+from ..resolve.sheets import ImageSheet
 
 Span = tuple[float, float]
 

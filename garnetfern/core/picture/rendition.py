@@ -6,7 +6,7 @@ import numpy as np
 from PIL import Image
 
 from ..draw.sample import Picture
-from ..resolve.records import Rendition
+from ..resolve.sheets import Rendition
 from .decode import load, sniff
 from .vector import svg_image
 

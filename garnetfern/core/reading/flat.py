@@ -5,7 +5,9 @@ from collections.abc import Sequence
 from ..colour.spaces import level_luminance
 from ..draw.paint import blank, paint_area
 from ..draw.sample import Sampler
-from ..resolve.records import AreaRecord, BlockRecord, Box, ColourSheet, PageRecord, Sheet
+from ..resolve.box import Box
+from ..resolve.records import AreaRecord, BlockRecord, PageRecord
+from ..resolve.sheets import Sheet
 from .letters import ratio_map
 
 MARGIN = 0.3
@@ -32,7 +34,7 @@ def flat_ratio(
         return None
     room = block.box.grown(MARGIN * block.size + 2)
     for area, sheets in there:
-        colours = all(isinstance(s, ColourSheet) and _holds(s.box, room) for s in sheets)
+        colours = all(s.FLAT and _holds(s.box, room) for s in sheets)
         if area.plate is not None or not colours:
             return None
     spot = (int(block.box.x + block.box.width / 2), int(block.box.y + block.box.height / 2), 1, 1)

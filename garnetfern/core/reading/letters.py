@@ -16,7 +16,8 @@ from ..colour.notation import Rgba
 from ..colour.spaces import Bytes, Pixels, level_luminance, lightness, luminance
 from ..draw.glyphs import Mask
 from ..draw.sample import Region
-from ..resolve.records import BlockRecord, Box, round_half_up
+from ..resolve.box import Box, round_half_up
+from ..resolve.records import BlockRecord
 
 INK = 1 / 3
 REACHED = 0.9

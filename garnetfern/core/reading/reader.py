@@ -11,17 +11,20 @@ from ..draw.glyphs import Glyphs, Mask
 from ..draw.paint import blank, paint_area
 from ..draw.sample import PictureSource, Region, Sampler
 from ..draw.words import paint_around
+from ..resolve.box import Box
 from ..resolve.fonts import FontBook
 from ..resolve.lengths import Viewport
 from ..resolve.met import Met
 from ..resolve.moment import Moment
 from ..resolve.page import resolve_page
-from ..resolve.records import AreaRecord, BlockRecord, Box, PageRecord, Sheet
+from ..resolve.records import AreaRecord, BlockRecord, PageRecord
+from ..resolve.sheets import Sheet
 from .flat import flat_ratio
+from .kinds import AT_HAND
 from .letters import PlacedLetter, Reading, grown, judge, ring_radius, worst_ratio
 from .parts import edge_readings
 from .situation import Situation
-from .situations import AT_HAND, situations
+from .situations import situations
 
 
 def _in_sight(letter: PlacedLetter, sight: Box) -> bool:
@@ -42,7 +45,7 @@ def _around(page: PageRecord, box: Box, keep: Keep) -> There:
     return tuple((a, keep(a)) for a in page.areas if (a.sheets or a.plate) and a.touches(box))
 
 
-UNNAMED = Situation("", "", "", Moment(Viewport(0, 0)))
+UNNAMED = Situation("", "", "", Moment(Viewport(0, 0)), "")
 """For readings of which only the ratio is wanted."""
 
 

@@ -14,7 +14,12 @@ class Situation:
     name: str
     screen: str
     moment: Moment
-    kind: str = "rest"
+    kind: str
+
+    @property
+    def at_rest(self) -> bool:
+        """Whether nothing is otherwise than when the page is met first."""
+        return self.moment == Moment(self.moment.viewport)
 
     def at(self, viewport: Viewport) -> "Situation":
         """The same at another viewport."""

@@ -3,11 +3,8 @@
 from collections.abc import Collection
 
 from ..document import Page, Site
-from .kinds import KINDS
+from .kinds import AT_HAND, KINDS
 from .situation import Situation
-
-AT_HAND = frozenset({"rest", "over", "missing", "scroll"})
-"""The kinds that are looked at with every edit; the others follow when it has settled."""
 
 
 def situations(site: Site, page: Page, kinds: Collection[str] | None = AT_HAND) -> tuple[Situation, ...]:

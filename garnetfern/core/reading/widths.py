@@ -78,7 +78,7 @@ class WidthRun:
         """The readings at one width."""
         if width not in self.points:
             screen = screen_for(self.site.screens, width)
-            situation = Situation(f"{width}", f"{width} px", screen.id, Moment(Viewport(width, screen.height)))
+            situation = Situation(f"{width}", f"{width} px", screen.id, Moment(Viewport(width, screen.height)), "")
             record = self.reader.resolve(self.site, self.page, situation)
             found = []
             for block in record.blocks():

@@ -10,7 +10,8 @@ from ..colour.spaces import luminance
 from ..document import Area, LayerBase, Page, Site
 from ..draw.paint import paint_backdrops, whole
 from ..reading import Reader, Reading, Situation, situations
-from ..resolve.records import AreaRecord, BlockRecord, PageRecord, Sheet
+from ..resolve.records import AreaRecord, BlockRecord, PageRecord
+from ..resolve.sheets import Sheet
 from .kept import kept
 from .plight import quotient
 from .proposal import plain_behind

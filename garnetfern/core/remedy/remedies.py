@@ -38,7 +38,7 @@ class Remedies:
         self.told = told
         if self.plight.short:
             begin(self.plight)
-        self._rest = [s for s in self.plight.situations if s.kind == "rest"]
+        self._rest = [s for s in self.plight.situations if s.at_rest]
 
     def __iter__(self) -> Iterator[Remedy]:
         """All that suffice, kind after kind; where none does, the nearest alone, which says that it does not."""

@@ -4,8 +4,9 @@ import math
 
 from ..colour.notation import Rgba, parse_colour
 from ..document.gradient import Gradient, Place
+from .box import Box
 from .lengths import Scale, Viewport
-from .records import Box, Ramp
+from .sheets import Ramp
 
 TINY = 1e-5
 HUGE = 1e10

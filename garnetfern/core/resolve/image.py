@@ -5,8 +5,9 @@ from dataclasses import dataclass
 
 from ..document import Asset, Crop, ImageLayer
 from ..limits import PICTURE_SIDE
+from .box import Box, round_half_up
 from .lengths import Scale, Viewport, layout_unit
-from .records import Box, ImageSheet, Rendition, round_half_up
+from .sheets import ImageSheet, Rendition
 
 STEPS = (160, 240, 360, 540, 800, 1200, 1600, 2000, 2560, 3200, 3840)
 """Widths of renditions in px. Neighbours differ by less than a factor of two, so that no browser ever draws a

@@ -9,11 +9,12 @@ from typing import Any
 from ..colour.notation import parse_colour
 from ..document import Band, Block, Column, Page, Site, page_on, screen_for
 from .blocks import BlockPlace, WordRoom, height_of, natural_width, set_words, shown_wording
+from .box import Box
 from .fonts import FontBook
 from .lengths import Scale, Viewport, layout_unit
 from .lettering import doubts_of, plate_spaces, setting_of, shadow_of, stroke_of
 from .picture import picture_size
-from .records import BandRecord, BlockRecord, Box, ColumnRecord, PageRecord
+from .records import BandRecord, BlockRecord, ColumnRecord, PageRecord
 
 STACK_BELOW = 600
 """Columns that nothing else is said of stand one under the other on viewports narrower than this, CSS px."""

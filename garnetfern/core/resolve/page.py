@@ -4,6 +4,7 @@ from dataclasses import replace
 
 from ..colour.notation import parse_colour
 from ..document import Asset, Backdrop, Block, Column, ImageLayer, Join, Page, Site
+from .box import Box
 from .fonts import FontBook
 from .image import Room, choose_rendition, shown_width
 from .layers import LayerPlace, resolve_layer
@@ -12,8 +13,9 @@ from .lengths import Scale, Viewport
 from .moment import Moment
 from .picture import picture_crop
 from .plate import resolve_plate
-from .records import AreaRecord, BandRecord, Box, ColourSheet, ImageSheet, PageRecord, Rendition, Sheet
+from .records import AreaRecord, BandRecord, PageRecord
 from .serving import ServingRange, serving_range
+from .sheets import ColourSheet, ImageSheet, Rendition, Sheet
 
 BLUR_REACH = 3
 """A blurred picture reaches past its area by this many times its blur."""

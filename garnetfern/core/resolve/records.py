@@ -2,149 +2,15 @@
 
 import math
 from collections.abc import Iterator
-from dataclasses import dataclass, field, replace
-from typing import ClassVar, Literal
+from dataclasses import dataclass, replace
+from typing import Literal
 
 from ..colour.notation import Rgba
-from ..document.layers import BlendMode
-from ..document.layers.image import PLAIN, Filter
+from .box import Box
+from .sheets import Sheet
 
-
-@dataclass(frozen=True)
-class Box:
-    """A rectangle: left, top, width, height."""
-
-    x: float
-    y: float
-    width: float
-    height: float
-
-    @property
-    def right(self) -> float:
-        """The right edge."""
-        return self.x + self.width
-
-    @property
-    def bottom(self) -> float:
-        """The lower edge."""
-        return self.y + self.height
-
-    def snapped(self) -> "Box":
-        """Edges rounded to whole px, as the browser snaps boxes before it paints them."""
-        left, top = round_half_up(self.x), round_half_up(self.y)
-        return Box(left, top, round_half_up(self.right) - left, round_half_up(self.bottom) - top)
-
-    def grown(self, by: float) -> "Box":
-        """The box with every edge moved outwards."""
-        return Box(self.x - by, self.y - by, self.width + 2 * by, self.height + 2 * by)
-
-    def cut(self, other: "Box") -> "Box | None":
-        """What both have in common, or None."""
-        left, top = max(self.x, other.x), max(self.y, other.y)
-        right, bottom = min(self.right, other.right), min(self.bottom, other.bottom)
-        return Box(left, top, right - left, bottom - top) if right > left and bottom > top else None
-
-
-def round_half_up(value: float) -> int:
-    """Nearest whole number, halves upwards."""
-    return math.floor(value + 0.5)
-
-
-@dataclass(frozen=True)
-class Rendition:
-    """One size of a picture: the original's hash, the width and height in px, and the part of the original it shows.
-
-    `crop` is left, top, width and height in px of the original; None is the whole picture.
-    """
-
-    hash: str
-    width: int
-    height: int
-    lossless: bool = False
-    crop: tuple[int, int, int, int] | None = None
-
-
-@dataclass(frozen=True)
-class Sheet:
-    """What a layer became: something that is painted into `box`, at an opacity, mixed in by a blend mode."""
-
-    LOADED: ClassVar[bool] = False
-    """Whether it is a picture, which is there only once it has come."""
-
-    id: str
-    box: Box
-    opacity: float = field(default=1.0, kw_only=True)
-    blend: BlendMode = field(default="normal", kw_only=True)
-
-
-@dataclass(frozen=True)
-class ColourSheet(Sheet):
-    """A colour over `box`."""
-
-    colour: Rgba
-
-
-@dataclass(frozen=True)
-class ImageSheet(Sheet):
-    """A picture: `tile` is where the whole rendition lies, `box` the part of the page it may paint; `period` is how far
-    apart tiles repeat across and down, px (None: one tile on that axis)."""
-
-    LOADED = True
-
-    tile: Box
-    rendition: Rendition
-    period: tuple[float | None, float | None] = (None, None)
-    filter: Filter = PLAIN
-
-
-@dataclass(frozen=True)
-class Ramp:
-    """A gradient in px of the page: stops as (place, colour) in rising order, 0..1 along its line, radius or turn.
-
-    linear: `origin` is where 0 is, `axis` the way from there to 1. radial: `origin` is the centre, `axis` both radii.
-    conic: `origin` is the centre, `axis[0]` the angle it begins at, degrees clockwise from the top.
-    """
-
-    shape: Literal["linear", "radial", "conic"]
-    origin: tuple[float, float]
-    axis: tuple[float, float]
-    stops: tuple[tuple[float, Rgba], ...]
-    repeating: bool = False
-    space: Literal["srgb", "oklab"] = "srgb"
-
-
-@dataclass(frozen=True)
-class GradientSheet(Sheet):
-    """Gradients over `box`, bottom first; together they are one sheet."""
-
-    ramps: tuple[Ramp, ...]
-
-
-@dataclass(frozen=True)
-class PatternSheet(Sheet):
-    """A colour through a tile's figure: `svg` is one tile of `size` px, its first corner at `origin` before the turn.
-
-    The turn is in degrees, clockwise, about the corner of `box`.
-    """
-
-    colour: Rgba
-    svg: str
-    size: tuple[int, int]
-    origin: tuple[float, float]
-    turn: float
-
-
-@dataclass(frozen=True)
-class ShapeSheet(Sheet):
-    """A colour or a gradient through a silhouette, which `svg` draws at the size of `place`.
-
-    With `outside` everything but the silhouette is painted.
-    """
-
-    fill: "Rgba | Ramp"
-    svg: str
-    place: Box
-    outside: bool = False
+NOTHING = Box(0, 0, 0, 0)
+EVERYTHING = Box(0, 0, math.inf, math.inf)
 
 
 @dataclass(frozen=True)
@@ -231,7 +97,7 @@ class BandRecord:
     outer: Box
     columns: tuple[ColumnRecord, ...] = ()
     blocks: tuple[BlockRecord, ...] = ()
-    content: Box = Box(0, 0, 0, 0)
+    content: Box = NOTHING
     pictures: tuple[tuple[str, Box], ...] = ()
 
 
@@ -287,7 +153,7 @@ class PageRecord:
     base: Rgba
     bands: tuple[BandRecord, ...] = ()
     areas: tuple[AreaRecord, ...] = ()
-    sight: Box = Box(0, 0, math.inf, math.inf)
+    sight: Box = EVERYTHING
 
     def without_pictures(self) -> "PageRecord":
         """The same while no picture has come."""

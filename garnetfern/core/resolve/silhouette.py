@@ -2,9 +2,9 @@
 
 from ..art import SILHOUETTES
 from ..document import ShapeLayer
+from .box import Box, round_half_up
 from .lengths import Scale, Viewport
 from .pattern import XMLNS
-from .records import Box, round_half_up
 
 TURNS = {
     "bottom": "",

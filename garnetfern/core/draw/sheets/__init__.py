@@ -12,7 +12,8 @@ import numpy as np
 
 from ...colour.spaces import Bytes, Pixels
 from ...registry import entries
-from ...resolve.records import Box, Sheet
+from ...resolve.box import Box
+from ...resolve.sheets import Sheet
 from ..sample import Region, Sampler
 
 PAINTERS: dict[type[Sheet], ModuleType] = {m.SHEET: m for m in entries(sys.modules[__name__]).values()}

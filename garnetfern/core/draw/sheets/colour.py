@@ -4,7 +4,7 @@ import cv2
 import numpy as np
 
 from ...colour.spaces import Bytes, Pixels
-from ...resolve.records import ColourSheet
+from ...resolve.sheets import ColourSheet
 from ..levels import LEVELS, row
 from ..sample import Region, Sampler
 

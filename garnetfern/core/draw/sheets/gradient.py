@@ -5,7 +5,7 @@ from collections.abc import Callable
 import numpy as np
 
 from ...colour.spaces import Pixels
-from ...resolve.records import GradientSheet
+from ...resolve.sheets import GradientSheet
 from ..blend import composite
 from ..ramp import ramp_pixels
 from ..sample import Region, Sampler

@@ -8,7 +8,8 @@ from numpy.typing import NDArray
 
 from ...colour.spaces import Bytes, Pixels
 from ...document.layers.image import PLAIN
-from ...resolve.records import Box, ImageSheet
+from ...resolve.box import Box
+from ...resolve.sheets import ImageSheet
 from ..filters import filtered, reach
 from ..levels import LEVELS
 from ..sample import Region, Sampler

@@ -6,7 +6,7 @@ import cv2
 import numpy as np
 
 from ...colour.spaces import Pixels
-from ...resolve.records import PatternSheet
+from ...resolve.sheets import PatternSheet
 from ..figure import coverage, inked
 from ..sample import Region, Sampler
 

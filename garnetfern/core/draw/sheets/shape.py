@@ -3,7 +3,8 @@
 import numpy as np
 
 from ...colour.spaces import Pixels
-from ...resolve.records import Box, Ramp, ShapeSheet
+from ...resolve.box import Box
+from ...resolve.sheets import Ramp, ShapeSheet
 from ..figure import coverage, inked
 from ..ramp import ramp_pixels
 from ..sample import Region, Sampler

@@ -1,4 +1,6 @@
-"""The kinds of situation. A module here names one: ORDER, its place among them, and `found(site, page, screen)`."""
+"""The kinds of situation. A module here names one: ORDER, its place among them; AT_HAND, whether it is
+read with every edit, not only when it has settled; and `found(site, page, screen)`.
+"""
 
 import sys
 from types import ModuleType
@@ -7,3 +9,6 @@ from ...registry import entries
 
 KINDS: dict[str, ModuleType] = dict(sorted(entries(sys.modules[__name__]).items(), key=lambda pair: int(pair[1].ORDER)))
 """Every kind by its name, in order."""
+
+AT_HAND = frozenset(name for name, module in KINDS.items() if module.AT_HAND)
+"""The kinds that are read with every edit; the others follow when it has settled."""

@@ -7,7 +7,7 @@ from ...resolve.lengths import Viewport
 from ...resolve.moment import Moment
 from ..situation import Situation
 
-ORDER = 6
+ORDER, AT_HAND = 6, False
 FACTOR = 2.0
 
 

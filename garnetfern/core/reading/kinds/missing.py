@@ -7,7 +7,7 @@ from ...resolve.lengths import Viewport
 from ...resolve.moment import Moment
 from ..situation import Situation
 
-ORDER = 3
+ORDER, AT_HAND = 3, True
 
 
 def shows(layer: LayerBase) -> bool:

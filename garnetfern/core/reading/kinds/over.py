@@ -7,7 +7,7 @@ from ...resolve.lengths import Viewport
 from ...resolve.moment import Moment
 from ..situation import Situation
 
-ORDER = 1
+ORDER, AT_HAND = 1, True
 
 
 def found(_: Site, page: Page, screen: Screen) -> Iterator[Situation]:

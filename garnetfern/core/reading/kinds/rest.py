@@ -7,9 +7,9 @@ from ...resolve.lengths import Viewport
 from ...resolve.moment import Moment
 from ..situation import Situation
 
-ORDER = 0
+ORDER, AT_HAND = 0, True
 
 
 def found(_: Site, __: Page, screen: Screen) -> Iterator[Situation]:
     """One for every screen."""
-    yield Situation(f"{screen.id}:rest", screen.name, screen.id, Moment(Viewport(screen.width, screen.height)))
+    yield Situation(f"{screen.id}:rest", screen.name, screen.id, Moment(Viewport(screen.width, screen.height)), "rest")

@@ -7,7 +7,7 @@ from ...resolve.lengths import Viewport
 from ...resolve.moment import Moment
 from ..situation import Situation
 
-ORDER = 4
+ORDER, AT_HAND = 4, True
 STEPS = 12
 """The way is looked at in so many steps; at its beginning the page is at rest. On a page longer than so many screens
 letters can pass between two of them."""

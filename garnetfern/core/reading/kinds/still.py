@@ -8,7 +8,7 @@ from ...resolve.moment import Moment
 from ..situation import Situation
 from .scroll import depending
 
-ORDER = 5
+ORDER, AT_HAND = 5, False
 
 
 def found(_: Site, page: Page, screen: Screen) -> Iterator[Situation]:

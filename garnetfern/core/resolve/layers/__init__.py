@@ -5,7 +5,7 @@ from collections.abc import Callable
 
 from ...document import LAYER_KINDS, LayerBase
 from ...registry import parts
-from ..records import Sheet
+from ..sheets import Sheet
 from ._place import LayerPlace
 
 Resolve = Callable[[LayerBase, LayerPlace], Sheet]

@@ -4,9 +4,10 @@ from collections.abc import Callable
 from dataclasses import dataclass
 
 from ...document import Asset, ImageLayer
+from ..box import Box
 from ..image import Room
 from ..lengths import Viewport
-from ..records import Box, Rendition
+from ..sheets import Rendition
 
 
 @dataclass(frozen=True)

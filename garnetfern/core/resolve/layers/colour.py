@@ -2,7 +2,7 @@
 
 from ...colour.notation import parse_colour
 from ...document import ColourLayer
-from ..records import ColourSheet
+from ..sheets import ColourSheet
 from ._place import LayerPlace
 
 

@@ -3,7 +3,7 @@
 from ...document import EdgeLayer
 from ..edge import edge_gradients
 from ..gradient import resolve_gradient
-from ..records import GradientSheet
+from ..sheets import GradientSheet
 from ._place import LayerPlace
 
 

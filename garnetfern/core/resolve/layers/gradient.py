@@ -2,7 +2,7 @@
 
 from ...document import GradientLayer
 from ..gradient import resolve_gradient
-from ..records import GradientSheet
+from ..sheets import GradientSheet
 from ._place import LayerPlace
 
 

@@ -2,7 +2,7 @@
 
 from ...document import ImageLayer
 from ..image import image_sheet
-from ..records import ImageSheet
+from ..sheets import ImageSheet
 from ._place import LayerPlace
 
 

@@ -3,7 +3,7 @@
 from ...colour.notation import parse_colour
 from ...document import PatternLayer
 from ..pattern import tile_size, tile_svg
-from ..records import PatternSheet
+from ..sheets import PatternSheet
 from ._place import LayerPlace
 
 

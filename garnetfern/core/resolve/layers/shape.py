@@ -3,7 +3,7 @@
 from ...colour.notation import parse_colour
 from ...document import ShapeLayer
 from ..gradient import resolve_gradient
-from ..records import ShapeSheet
+from ..sheets import ShapeSheet
 from ..silhouette import silhouette_place, silhouette_svg
 from ._place import LayerPlace
 

@@ -4,7 +4,7 @@ from dataclasses import replace
 from typing import Any
 
 from ...colour.notation import parse_colour
-from ..records import ColourSheet
+from ..sheets import ColourSheet
 from ._place import LayerPlace
 
 
