@@ -9,10 +9,9 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from garnetfern.core.document import Asset, ImageLayer
-from garnetfern.core.resolve.box import Box
+from garnetfern.core.resolve.box import Box, round_half_up
 from garnetfern.core.resolve.image import Room, choose_rendition, image_sheet, renditions
 from garnetfern.core.resolve.lengths import Viewport
-from garnetfern.core.resolve.records import round_half_up
 from garnetfern.core.resolve.serving import serving_range, serving_ranges
 from garnetfern.core.resolve.sheets import Rendition
 

@@ -47,7 +47,7 @@ def test_every_kind_is_there_from_the_model_to_the_interface():
     assert kinds == set(RESOLVERS) == set(EMITTERS) == set(SAMPLES)
     folders = HOUSE / "web" / "src" / "layers" / "kinds"
     assert {f.name for f in folders.iterdir()} == kinds
-    assert all((folders / kind / "kind.ts").exists() for kind in kinds)
+    assert all((folders / kind / "Settings.svelte").exists() for kind in kinds)
 
 
 def test_every_sheet_has_a_painter():

@@ -8,7 +8,7 @@ ROOT = Path(__file__).parents[2]
 
 
 def test_kinds_that_are_new_files_alone_go_through_the_whole_application():
-    plugin = ("-p", "tests.own_kinds", "-p", "no:cacheprovider", "-q", "tests/own_kinds/taken_through.py")
+    plugin = ("-p", "tests.own_kinds", "-p", "no:cacheprovider", "-v", "tests/own_kinds/taken_through.py")
     found = subprocess.run(
         [sys.executable, "-m", "pytest", *plugin], cwd=ROOT, capture_output=True, text=True, timeout=600, check=False
     )
