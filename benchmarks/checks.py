@@ -18,7 +18,7 @@ from garnetfern.core.reading import Reader, Situation, situations
 from garnetfern.core.resolve.records import BlockRecord
 from garnetfern.demo import demo_site_file
 from garnetfern.fonts import font_bytes, shipped_fonts
-from garnetfern.service.memory import MemoryPictures
+from garnetfern.service.files.memory import MemoryPictures
 from tests.referee.browser import HIDDEN, INK_ONLY, Opened, chromium, pixels
 from tests.referee.kinds import SAMPLES
 from tests.referee.measure import letter_ratios

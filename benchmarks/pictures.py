@@ -15,9 +15,9 @@ from garnetfern.cli import start_site
 from garnetfern.core.picture.budget import KINDS
 from garnetfern.core.resolve.image import renditions
 from garnetfern.service.edits.pictures import LayPicture
-from garnetfern.service.fitting import Wanted
-from garnetfern.service.framing import framing
-from garnetfern.service.studio import Studio
+from garnetfern.service.files.fitting import Wanted
+from garnetfern.service.views.framing import framing
+from garnetfern.service.workspace.studio import Studio
 
 SIZE = (4000, 3000)
 TIMES = 3

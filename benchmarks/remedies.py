@@ -15,7 +15,7 @@ from garnetfern.core.remedy.mend import mend, short_blocks
 from garnetfern.core.remedy.remedies import Remedies
 from garnetfern.demo import demo_site_file
 from garnetfern.fonts import font_bytes, shipped_fonts
-from garnetfern.service.memory import MemoryPictures
+from garnetfern.service.files.memory import MemoryPictures
 from tests.referee.browser import Opened, chromium
 
 from .checks import _changed, timed, tuned

@@ -12,8 +12,8 @@ from garnetfern.cli import start_site
 from garnetfern.core.document import Page as SitePage
 from garnetfern.core.document import Site
 from garnetfern.demo import demo_site_file
-from garnetfern.service.site_file import SiteFile
-from garnetfern.service.studio import Studio
+from garnetfern.service.files.site_file import SiteFile
+from garnetfern.service.workspace.studio import Studio
 
 from .edits import CHROMIUM, SETTINGS, percentile
 

@@ -27,7 +27,7 @@ from garnetfern.core.reading.widths import FIRST, LAST, WidthRun  # noqa: E402
 from garnetfern.core.remedy.remedies import Remedies  # noqa: E402
 from garnetfern.demo import demo_site_file  # noqa: E402
 from garnetfern.fonts import shipped_fonts  # noqa: E402
-from garnetfern.service.memory import MemoryPictures  # noqa: E402
+from garnetfern.service.files.memory import MemoryPictures  # noqa: E402
 from tests.referee.banners import Sample, generate  # noqa: E402
 from tests.referee.browser import chromium  # noqa: E402
 from tests.referee.met import generate_met, met, open_met, seen_ratio  # noqa: E402

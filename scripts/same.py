@@ -21,7 +21,7 @@ from garnetfern.core.draw.words import paint_words  # noqa: E402
 from garnetfern.core.reading import Reader, Situation, situations  # noqa: E402
 from garnetfern.demo import demo_site_file  # noqa: E402
 from garnetfern.fonts import font_bytes, shipped_fonts  # noqa: E402
-from garnetfern.service.memory import MemoryPictures  # noqa: E402
+from garnetfern.service.files.memory import MemoryPictures  # noqa: E402
 from tests.referee.banners import generate  # noqa: E402
 from tests.referee.kinds import SAMPLES, STACKS, blends_page, samples_page  # noqa: E402
 from tests.referee.lettering import generate_lettering  # noqa: E402

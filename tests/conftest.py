@@ -14,8 +14,8 @@ from playwright.sync_api import Browser
 from garnetfern.core.resolve.fonts import FontBook
 from garnetfern.demo import demo_site_file
 from garnetfern.fonts import shipped_fonts
-from garnetfern.service.site_file import SiteFile
-from garnetfern.service.studio import Studio
+from garnetfern.service.files.site_file import SiteFile
+from garnetfern.service.workspace.studio import Studio
 
 from .referee.browser import chromium
 from .sites import one_banner

@@ -9,8 +9,8 @@ from garnetfern.core.reading import Reader
 from garnetfern.demo.site import SCREENS
 from garnetfern.demo.words import words
 from garnetfern.fonts import shipped_fonts
-from garnetfern.service.memory import MemoryPictures
-from garnetfern.service.site_file import SiteFile
+from garnetfern.service.files.memory import MemoryPictures
+from garnetfern.service.files.site_file import SiteFile
 
 HEADING = words("headline", "heading", "Ferns under glass", "Young Serif", "40px", "#ffffff", level=1)
 

@@ -9,8 +9,8 @@ from typer.testing import CliRunner
 
 from garnetfern.cli import app, start_site
 from garnetfern.cli.common import painted
-from garnetfern.service.site_file import pack_site_file
-from garnetfern.service.studio import Studio
+from garnetfern.service.files.site_file import pack_site_file
+from garnetfern.service.workspace.studio import Studio
 from tests.conftest import jpeg
 from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, with_picture
 

@@ -7,7 +7,7 @@ from urllib.parse import quote
 
 from fastapi.responses import Response
 
-from ..service.studio import Studio
+from ..service.workspace.studio import Studio
 from ..store import State
 from . import models as m
 

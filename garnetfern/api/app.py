@@ -19,11 +19,11 @@ from ..core.css import EmittedPage
 from ..core.css.escape import style_text
 from ..core.document import pointed_at
 from ..fonts import FOLDER as FONTS
-from ..service.build_up import BuildUp
-from ..service.check import check_page, verdict
-from ..service.every_situation import page_met
-from ..service.remedies import overlay_remedy
-from ..service.studio import Studio
+from ..service.views.build_up import BuildUp
+from ..service.views.check import check_page, verdict
+from ..service.views.every_situation import page_met
+from ..service.views.overlay import overlay_remedy
+from ..service.workspace.studio import Studio
 from . import errors
 from . import models as m
 from .answers import FOREVER, FRESH, problem_of, taken

@@ -10,7 +10,7 @@ from starlette.exceptions import HTTPException
 
 from ..core.errors import GarnetfernError, NotFoundError, StaleError
 from ..sandbox import RoomError
-from ..service.polite import SupersededError
+from ..service.runtime.polite import SupersededError
 from ..store import RefusedError, refusal_of
 
 log = logging.getLogger("garnetfern")

@@ -10,8 +10,8 @@ from fastapi.responses import Response, StreamingResponse
 
 from ..core.limits import PICTURE, SITE_FILE
 from ..core.telling import Told
-from ..service.studio import Studio
-from ..service.told import told_lines
+from ..service.runtime.told import told_lines
+from ..service.workspace.studio import Studio
 from ..store import State
 from . import models as m
 from .answers import download, problem_of, taken

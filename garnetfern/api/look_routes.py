@@ -7,11 +7,11 @@ from fastapi import APIRouter, Query
 from fastapi.responses import JSONResponse
 
 from ..core.colour.notations import read_colour
-from ..service.blends import blend_looks
-from ..service.colours import colour_view, notations_view, picture_colours, scheme_of, scheme_view, schemes_view
 from ..service.kinds.layers import kinds, offered
-from ..service.library import library
-from ..service.studio import Studio
+from ..service.views.blends import blend_looks
+from ..service.views.colours import colour_view, notations_view, picture_colours, scheme_of, scheme_view, schemes_view
+from ..service.views.library import library
+from ..service.workspace.studio import Studio
 from . import look_models as k
 from . import models as m
 from .answers import problem_of

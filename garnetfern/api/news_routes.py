@@ -10,7 +10,7 @@ from fastapi import APIRouter
 from fastapi.concurrency import run_in_threadpool
 from fastapi.responses import StreamingResponse
 
-from ..service.studio import Studio
+from ..service.workspace.studio import Studio
 from . import models as m
 from .answers import FRESH, problem_of
 

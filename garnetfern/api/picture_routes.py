@@ -7,13 +7,13 @@ from fastapi import APIRouter, Query
 from fastapi.responses import Response
 
 from ..core.errors import NotFoundError
-from ..service.areas import area_views
-from ..service.cuts import cut_file, mended
-from ..service.framing import framing
-from ..service.shelf import crop_facts, shelf_view, slot_view
-from ..service.stock import search_stock, stock_thumb
-from ..service.studio import Studio
-from ..service.weights import weights
+from ..service.files.cuts import cut_file, mended
+from ..service.files.stock import search_stock, stock_thumb
+from ..service.views.areas import area_views
+from ..service.views.framing import framing
+from ..service.views.shelf import crop_facts, shelf_view, slot_view
+from ..service.views.weights import weights
+from ..service.workspace.studio import Studio
 from . import models as m
 from . import picture_models as p
 from .answers import FOREVER, download, problem_of

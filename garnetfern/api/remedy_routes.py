@@ -7,10 +7,10 @@ from fastapi.concurrency import run_in_threadpool
 from fastapi.responses import StreamingResponse
 
 from ..core.document import Asset
-from ..service.every_situation import situations_view, width_view
-from ..service.studio import Studio
-from ..service.told import told_lines
-from ..service.ways_out import block_named, mend_page, ways_out
+from ..service.runtime.told import told_lines
+from ..service.views.every_situation import situations_view, width_view
+from ..service.views.ways_out import block_named, mend_page, ways_out
+from ..service.workspace.studio import Studio
 from . import models as m
 from . import remedy_models as r
 from .answers import problem_of, taken

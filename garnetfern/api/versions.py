@@ -13,7 +13,7 @@ from typing import Annotated, Any
 from fastapi import Header
 from fastapi.responses import JSONResponse
 
-from ..service.difference import difference
+from ..service.runtime.difference import difference
 
 VERSION = "garnetfern-version"
 PATCH = "application/json-patch+json"

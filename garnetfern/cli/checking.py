@@ -16,9 +16,9 @@ from ..core.resolve.lengths import Viewport
 from ..core.resolve.moment import Moment
 from ..core.resolve.page import resolve_page
 from ..fonts import font_bytes, shipped_fonts
-from ..service.memory import MemoryPictures
-from ..service.report import check_site, demanding, junit, run_over_widths, summed, table, width_table
-from ..service.vouching import lettering_notes
+from ..service.files.memory import MemoryPictures
+from ..service.views.report import check_site, demanding, junit, run_over_widths, summed, table, width_table
+from ..service.views.vouching import lettering_notes
 from ..store.files import write_whole
 from .common import SiteArgument, app, fail, opened, page_of, painted, progress, telling
 

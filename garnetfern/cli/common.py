@@ -12,8 +12,8 @@ import typer
 from ..core.document import Page, Site
 from ..core.errors import DocumentError, GarnetfernError
 from ..fonts import shipped_fonts
-from ..service.report import Progress
-from ..service.site_file import SiteFile, unpack_site_file
+from ..service.files.site_file import SiteFile, unpack_site_file
+from ..service.views.report import Progress
 from ..store import refusal_of
 
 app = typer.Typer(

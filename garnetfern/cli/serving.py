@@ -7,7 +7,7 @@ from typing import Annotated
 
 import typer
 
-from ..service.site_file import pack_site_file
+from ..service.files.site_file import pack_site_file
 from .common import app, fail, telling
 
 
@@ -15,7 +15,7 @@ def start_site(data: Path, demo: bool) -> None:
     """Put a first site into an empty data folder: the sample site, or a page with an empty banner."""
     from ..demo import demo_site_file
     from ..demo.empty import empty_site_file
-    from ..service.studio import Studio
+    from ..service.workspace.studio import Studio
 
     studio = Studio(data)
     try:

@@ -1,7 +1,7 @@
 """A site to begin with: one page, one banner with a heading, and no picture yet."""
 
 from ..core.document import read_site
-from ..service.site_file import SiteFile
+from ..service.files.site_file import SiteFile
 from .site import SCREENS
 from .words import words
 

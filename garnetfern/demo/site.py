@@ -6,7 +6,7 @@ from typing import Any
 from ..core.document import read_site
 from ..core.picture import examine
 from ..fonts import shipped_fonts
-from ..service.site_file import SiteFile
+from ..service.files.site_file import SiteFile
 from .fair import fair_page
 from .pictures import DRAWERS, draw_picture
 from .tiles import SMALL, draw_small

@@ -7,8 +7,8 @@ from zipfile import ZipFile
 
 import pytest
 
-from garnetfern.service.site_file import pack_site_file
-from garnetfern.service.told import GoneError
+from garnetfern.service.files.site_file import pack_site_file
+from garnetfern.service.runtime.told import GoneError
 from tests.conftest import jpeg
 from tests.sites import one_banner
 

@@ -2,7 +2,7 @@
 
 import pytest
 
-from garnetfern.service.present import EARLIER
+from garnetfern.service.workspace.present import EARLIER
 
 
 def _base(n: int) -> list[dict]:

@@ -3,7 +3,7 @@
 import pytest
 
 from garnetfern.api.app import create_app
-from garnetfern.service.site_file import pack_site_file
+from garnetfern.service.files.site_file import pack_site_file
 from tests.api.own import OwnClient
 from tests.sites import colour_layer, one_banner
 

@@ -15,8 +15,8 @@ from jsonpatch import apply_patch
 
 from garnetfern.api.local import run_locally
 from garnetfern.cli import start_site
-from garnetfern.service.difference import difference
-from garnetfern.service.polite import Manners, SupersededError
+from garnetfern.service.runtime.difference import difference
+from garnetfern.service.runtime.polite import Manners, SupersededError
 
 JSON = st.recursive(
     st.none() | st.booleans() | st.integers(-5, 5) | st.text(max_size=3),

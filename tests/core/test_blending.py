@@ -14,7 +14,7 @@ from garnetfern.core.draw.blend import BLENDS, composite, over_opaque
 from garnetfern.core.draw.paint import paint_backdrops
 from garnetfern.core.reading import situations
 from garnetfern.fonts import shipped_fonts
-from garnetfern.service.site_file import SiteFile
+from garnetfern.service.files.site_file import SiteFile
 from tests.sites import colour_layer, document, one_banner, reader_of
 
 TABLE = json.loads((Path(__file__).parent.parent / "tables" / "blending.json").read_text())

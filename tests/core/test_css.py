@@ -8,7 +8,7 @@ from garnetfern.core.css import Urls, bundle_files, emit_page, emit_rule
 from garnetfern.core.css.urls import rendition_name
 from garnetfern.core.resolve.serving import serving_ranges
 from garnetfern.fonts import font_bytes, shipped_fonts
-from garnetfern.service.memory import MemoryPictures
+from garnetfern.service.files.memory import MemoryPictures
 from tests.conftest import jpeg
 from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, with_picture
 

@@ -15,7 +15,7 @@ from garnetfern.core.css.escape import css_comment, css_string, file_part, html_
 from garnetfern.core.document import read_site
 from garnetfern.core.errors import DocumentError
 from garnetfern.fonts import font_bytes, shipped_fonts
-from garnetfern.service.memory import MemoryPictures
+from garnetfern.service.files.memory import MemoryPictures
 
 FONTS = shipped_fonts()
 NASTY = (

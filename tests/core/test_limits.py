@@ -14,8 +14,8 @@ from garnetfern.core.picture.decode import examine, load
 from garnetfern.core.picture.unfold import unfold
 from garnetfern.core.picture.vector import svg_facts
 from garnetfern.core.plain import read_json
-from garnetfern.service.patch import patched
-from garnetfern.service.site_file import unpack_site_file
+from garnetfern.service.files.site_file import unpack_site_file
+from garnetfern.service.workspace.patch import patched
 from tests.conftest import jpeg
 from tests.hostile import saved, svg
 from tests.sites import HEADING, colour_layer, document
@@ -123,7 +123,7 @@ def test_what_a_zip_says_of_itself_is_checked_before_it_is_unpacked(monkeypatch)
 
 
 def test_a_site_file_has_a_greatest_size(monkeypatch, fonts):
-    monkeypatch.setattr("garnetfern.service.site_file.SITE_FILE", 100)
+    monkeypatch.setattr("garnetfern.service.files.site_file.SITE_FILE", 100)
     with pytest.raises(SiteFileError, match="at the most"):
         unpack_site_file(bytes(101), fonts.names())
 

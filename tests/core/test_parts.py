@@ -3,9 +3,9 @@
 import pytest
 
 from garnetfern.core.reading import situations
-from garnetfern.service.check import reading_view
-from garnetfern.service.every_situation import situations_view
-from garnetfern.service.report import check_site
+from garnetfern.service.views.check import reading_view
+from garnetfern.service.views.every_situation import situations_view
+from garnetfern.service.views.report import check_site
 from tests.sites import document, one_banner, reader_of
 
 BUTTON = {"id": "visit", "kind": "button", "wording": "Visit us", "link": "#", "lettering": {"colour": "#ffffff"}}

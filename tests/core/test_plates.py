@@ -16,7 +16,7 @@ from garnetfern.core.resolve.box import Box
 from garnetfern.core.resolve.records import PlateRecord, ShadowRecord
 from garnetfern.core.resolve.shape import Setting, shape
 from garnetfern.fonts import shipped_fonts
-from garnetfern.service.site_file import SiteFile
+from garnetfern.service.files.site_file import SiteFile
 from tests.sites import HEADING, document, one_banner, reader_of
 
 FONTS = shipped_fonts()

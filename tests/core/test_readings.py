@@ -12,7 +12,7 @@ from garnetfern.core.reading import situations
 from garnetfern.core.reading.letters import busyness_of, patch_side, percentile_reached, ratio_map, ring_radius
 from garnetfern.core.remedy.overlay import least_opacity
 from garnetfern.demo.words import words
-from garnetfern.service.check import floored, reading_view, sentence
+from garnetfern.service.views.check import floored, reading_view, sentence
 from tests.conftest import encoded
 from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, reader_of, with_picture
 

@@ -16,8 +16,8 @@ from garnetfern.core.remedy.plight import Plight
 from garnetfern.core.remedy.proposal import Remedy
 from garnetfern.core.remedy.remedies import Remedies, in_order, no_colours
 from garnetfern.core.remedy.search import FINE, narrowed
-from garnetfern.service.patch import patched
-from garnetfern.service.ways_out import patch_between
+from garnetfern.service.views.ways_out import patch_between
+from garnetfern.service.workspace.patch import patched
 from tests.conftest import jpeg
 from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, reader_of, with_picture
 

@@ -14,8 +14,8 @@ from garnetfern.core.reading.widths import FIRST, LAST, Point, WidthRun, changes
 from garnetfern.core.resolve.layout import lay_out_page
 from garnetfern.core.resolve.lengths import Viewport
 from garnetfern.fonts import shipped_fonts
-from garnetfern.service.every_situation import shipped_visits
-from garnetfern.service.site_file import SiteFile
+from garnetfern.service.files.site_file import SiteFile
+from garnetfern.service.views.every_situation import shipped_visits
 from tests.conftest import jpeg
 from tests.pictures import png
 from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, reader_of, with_picture

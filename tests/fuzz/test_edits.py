@@ -14,7 +14,7 @@ from pydantic import TypeAdapter, ValidationError
 from garnetfern.core.document import read_site
 from garnetfern.core.errors import GarnetfernError
 from garnetfern.service.edits.apply import Edit
-from garnetfern.service.studio import Studio
+from garnetfern.service.workspace.studio import Studio
 from garnetfern.store import verify
 from tests.conftest import jpeg
 from tests.fuzz.real import made_real, paths_of

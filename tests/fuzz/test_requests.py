@@ -13,8 +13,8 @@ from hypothesis import strategies as st
 
 from garnetfern.api.app import create_app
 from garnetfern.core.document import read_site
-from garnetfern.service.site_file import SiteFile, pack_site_file
-from garnetfern.service.studio import Studio
+from garnetfern.service.files.site_file import SiteFile, pack_site_file
+from garnetfern.service.workspace.studio import Studio
 from tests.api.own import OwnClient
 from tests.conftest import jpeg
 from tests.fuzz.real import made_real

@@ -10,8 +10,8 @@ from playwright.sync_api import Browser, Page, expect
 from garnetfern.api.app import WEB
 from garnetfern.api.local import Running, run_locally
 from garnetfern.core.cache import Cache
-from garnetfern.service.site_file import SiteFile
-from garnetfern.service.studio import Studio
+from garnetfern.service.files.site_file import SiteFile
+from garnetfern.service.workspace.studio import Studio
 
 expect.set_options(timeout=120_000)
 

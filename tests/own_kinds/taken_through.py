@@ -12,8 +12,8 @@ from garnetfern.api.local import run_locally
 from garnetfern.core.document import LAYER_KINDS, read_site
 from garnetfern.core.errors import DocumentError
 from garnetfern.fonts import shipped_fonts
-from garnetfern.service.site_file import SiteFile
-from garnetfern.service.studio import Studio
+from garnetfern.service.files.site_file import SiteFile
+from garnetfern.service.workspace.studio import Studio
 from tests.api.own import OwnClient
 from tests.referee.banners import Sample
 from tests.referee.compare import compare

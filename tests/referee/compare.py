@@ -11,7 +11,7 @@ from garnetfern.core.draw.words import ink_letters, paint_around
 from garnetfern.core.reading import Reader, situations
 from garnetfern.core.resolve.records import BlockRecord, PageRecord
 from garnetfern.fonts import font_bytes, shipped_fonts
-from garnetfern.service.memory import MemoryPictures
+from garnetfern.service.files.memory import MemoryPictures
 
 from .banners import Sample
 from .browser import HIDDEN, Opened, lines_of

@@ -3,7 +3,7 @@
 from typing import Any
 
 from garnetfern.core.art import SILHOUETTES, TILES
-from garnetfern.service.site_file import SiteFile
+from garnetfern.service.files.site_file import SiteFile
 
 from ..sites import document, with_picture
 from .placings import picture

@@ -18,7 +18,7 @@ from garnetfern.core.document import Page, Site, read_site
 from garnetfern.core.reading import Reader, Situation, situations
 from garnetfern.core.resolve.records import BlockRecord
 from garnetfern.fonts import font_bytes, shipped_fonts
-from garnetfern.service.memory import MemoryPictures
+from garnetfern.service.files.memory import MemoryPictures
 
 from .banners import Sample, generate
 from .browser import HIDDEN, Opened, Part, pixels

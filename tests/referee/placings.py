@@ -19,8 +19,8 @@ from garnetfern.core.resolve.moment import Moment
 from garnetfern.core.resolve.page import resolve_page
 from garnetfern.demo.pictures import draw_picture
 from garnetfern.fonts import font_bytes, shipped_fonts
-from garnetfern.service.memory import MemoryPictures
-from garnetfern.service.site_file import SiteFile
+from garnetfern.service.files.memory import MemoryPictures
+from garnetfern.service.files.site_file import SiteFile
 
 from ..sites import document, with_picture
 from .browser import HIDDEN, Opened, pixels

@@ -13,7 +13,7 @@ from garnetfern.core.resolve.lengths import Viewport
 from garnetfern.core.resolve.moment import Moment
 from garnetfern.core.resolve.page import resolve_page
 from garnetfern.fonts import font_bytes, shipped_fonts
-from garnetfern.service.memory import MemoryPictures
+from garnetfern.service.files.memory import MemoryPictures
 from tests.sampled import sampled
 
 from .browser import HIDDEN, Opened

@@ -9,7 +9,7 @@ from garnetfern.core.reading.widths import WidthRun
 from garnetfern.core.remedy.proposal import Remedy
 from garnetfern.core.remedy.remedies import Remedies
 from garnetfern.fonts import shipped_fonts
-from garnetfern.service.memory import MemoryPictures
+from garnetfern.service.files.memory import MemoryPictures
 from tests.sampled import sampled
 
 from .banners import generate

@@ -18,7 +18,7 @@ from PIL import Image
 
 from garnetfern.demo.empty import empty_site_file
 from garnetfern.service.edits.pictures import ShelvePicture
-from garnetfern.service.studio import Studio
+from garnetfern.service.workspace.studio import Studio
 from garnetfern.store import backup, verify
 from garnetfern.store.opening import DATABASE
 from tests.near_room import NearRoom

@@ -11,8 +11,8 @@ from garnetfern.core.errors import PictureError
 from garnetfern.core.picture import decode_rendition
 from garnetfern.core.resolve.image import renditions
 from garnetfern.service.edits.pictures import LayPicture
-from garnetfern.service.site_file import unpack_site_file
-from garnetfern.service.studio import Studio
+from garnetfern.service.files.site_file import unpack_site_file
+from garnetfern.service.workspace.studio import Studio
 from tests.near_room import NearRoom
 from tests.sites import one_banner
 

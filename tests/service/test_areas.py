@@ -7,7 +7,7 @@ import pytest
 from garnetfern.core.document import read_site
 from garnetfern.demo.site import SCREENS
 from garnetfern.fonts import shipped_fonts
-from garnetfern.service.areas import area_views
+from garnetfern.service.views.areas import area_views
 
 FONTS = shipped_fonts()
 PLAIN = {"padding": {"block": "0px", "inline": "0px"}}

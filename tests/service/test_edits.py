@@ -8,7 +8,7 @@ from garnetfern.core.errors import GarnetfernError
 from garnetfern.core.picture.known import Known, known_of
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.edits import Edit, apply_edit
-from garnetfern.service.uses import uses_of
+from garnetfern.service.views.uses import uses_of
 
 FONTS = shipped_fonts()
 EDITS = TypeAdapter(Edit)

@@ -10,14 +10,14 @@ from garnetfern.core.colour.spaces import luminance
 from garnetfern.core.document import read_site
 from garnetfern.core.errors import GarnetfernError, NotFoundError, SiteFileError
 from garnetfern.fonts import shipped_fonts
-from garnetfern.service.blends import blend_looks
-from garnetfern.service.build_up import BuildUp
-from garnetfern.service.colours import colour_view, picture_colours, scheme_of, scheme_view, schemes_view
 from garnetfern.service.edits import Edit, apply_edit
-from garnetfern.service.library import library
-from garnetfern.service.patch import patched
-from garnetfern.service.remedies import overlay_remedy
-from garnetfern.service.site_file import SiteFile, pack_site_file
+from garnetfern.service.files.site_file import SiteFile, pack_site_file
+from garnetfern.service.views.blends import blend_looks
+from garnetfern.service.views.build_up import BuildUp
+from garnetfern.service.views.colours import colour_view, picture_colours, scheme_of, scheme_view, schemes_view
+from garnetfern.service.views.library import library
+from garnetfern.service.views.overlay import overlay_remedy
+from garnetfern.service.workspace.patch import patched
 from tests.conftest import jpeg
 from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, reader_of, with_picture
 
@@ -131,7 +131,7 @@ def test_a_site_without_looks_is_refused_and_nothing_changes(studio):
 
 
 def test_a_picture_in_a_saved_look_counts_as_used():
-    from garnetfern.service.uses import uses_of, without_asset
+    from garnetfern.service.views.uses import uses_of, without_asset
 
     file = with_picture(document(image_layer()), jpeg())
     site, _ = edited(file.site, kind="save-look", area="banner", name="Evening")

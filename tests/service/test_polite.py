@@ -6,7 +6,7 @@ import pytest
 
 from garnetfern.core.reading import situations
 from garnetfern.core.reading.widths import WidthRun
-from garnetfern.service.polite import Manners, PoliteReader, SupersededError
+from garnetfern.service.runtime.polite import Manners, PoliteReader, SupersededError
 from tests.sites import colour_layer, one_banner, reader_of
 
 

@@ -7,7 +7,7 @@ import zipfile
 import pytest
 
 from garnetfern.core.errors import DocumentError, GarnetfernError, PictureError, SiteFileError
-from garnetfern.service.site_file import SiteFile, pack_site_file, unpack_site_file
+from garnetfern.service.files.site_file import SiteFile, pack_site_file, unpack_site_file
 from tests.conftest import encoded, jpeg
 from tests.sites import document, image_layer, one_banner, with_picture
 
@@ -88,7 +88,7 @@ def test_what_is_no_zip_is_refused(data, fonts):
 
 
 def test_a_zip_that_unfolds_too_far_is_refused(fonts, monkeypatch):
-    monkeypatch.setattr("garnetfern.service.site_file.DOCUMENT", 100)
+    monkeypatch.setattr("garnetfern.service.files.site_file.DOCUMENT", 100)
     with pytest.raises(SiteFileError, match="unfolds to more"):
         unpack_site_file(pack_site_file(one_banner()), fonts.names())
 

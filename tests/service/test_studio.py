@@ -8,9 +8,9 @@ import pytest
 from PIL import Image
 
 from garnetfern.core.errors import DocumentError, NotFoundError, PictureError, StaleError
-from garnetfern.service.build_up import CARD, BuildUp
-from garnetfern.service.remedies import overlay_remedy
-from garnetfern.service.studio import Studio
+from garnetfern.service.views.build_up import CARD, BuildUp
+from garnetfern.service.views.overlay import overlay_remedy
+from garnetfern.service.workspace.studio import Studio
 from tests.conftest import encoded, jpeg
 from tests.sites import colour_layer, document, image_layer, reader_of, with_picture
 

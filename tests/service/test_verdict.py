@@ -2,7 +2,7 @@
 
 import pytest
 
-from garnetfern.service.check import verdict
+from garnetfern.service.views.check import verdict
 
 
 def reading(block="title", screen="phone", meets=True, vouched=True, ratio=7.0):

@@ -7,9 +7,9 @@ import pytest
 from garnetfern.core.css import bundle_files
 from garnetfern.core.document import read_site
 from garnetfern.fonts import font_bytes, shipped_fonts
-from garnetfern.service.every_situation import situations_view
-from garnetfern.service.memory import MemoryPictures
-from garnetfern.service.vouching import lettering_notes
+from garnetfern.service.files.memory import MemoryPictures
+from garnetfern.service.views.every_situation import situations_view
+from garnetfern.service.views.vouching import lettering_notes
 from tests.conftest import jpeg
 from tests.sites import HEADING, document, image_layer, one_banner, reader_of, with_picture
 

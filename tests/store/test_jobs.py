@@ -7,7 +7,7 @@ import pytest
 from garnetfern.core.errors import GarnetfernError, NotFoundError
 from garnetfern.core.picture.budget import Encoded
 from garnetfern.core.resolve.sheets import Rendition
-from garnetfern.service.work import Worker
+from garnetfern.service.runtime.work import Worker
 from garnetfern.store import FittedFiles, Jobs, fitted_key
 from garnetfern.store.database import open_database
 from garnetfern.store.tables import Tables

@@ -12,7 +12,7 @@ from typer.testing import CliRunner
 
 from garnetfern.cli import app
 from garnetfern.service.edits.pictures import LayPicture, ShelvePicture
-from garnetfern.service.studio import Studio
+from garnetfern.service.workspace.studio import Studio
 from garnetfern.store import DamagedError, FolderError, leftovers, restore, tidy, verify
 from garnetfern.store.backup import backup
 from garnetfern.store.opening import DATABASE

@@ -11,7 +11,7 @@ import pytest
 from typer.testing import CliRunner
 
 from garnetfern.cli import app
-from garnetfern.service.studio import Studio
+from garnetfern.service.workspace.studio import Studio
 from garnetfern.store import FolderError
 from garnetfern.store.database import open_database
 from garnetfern.store.migrations import MIGRATIONS

@@ -6,8 +6,8 @@ from pydantic import Field
 
 from ...core.document import Backdrop, Band, Column, Height, Ids, Padding, Page, Site
 from ...core.errors import GarnetfernError
-from ..fresh import Fresh, by_light
 from ..kinds.blocks import new_block
+from ..kinds.fresh import Fresh, by_light
 from .common import (
     Asked,
     Edited,

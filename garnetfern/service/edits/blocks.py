@@ -4,8 +4,8 @@ from typing import Literal
 
 from ...core.document import Ids, KindOfBlock, Site
 from ...core.errors import GarnetfernError
-from ..fresh import fresh_in
 from ..kinds.blocks import new_block
+from ..kinds.fresh import fresh_in
 from .common import (
     Asked,
     Edited,

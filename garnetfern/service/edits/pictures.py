@@ -4,10 +4,10 @@ from typing import Any, Literal
 
 from ...core.document import Asset, Ids, ImageException, ImageLayer, Page, Site, with_backdrop
 from ...core.errors import GarnetfernError, NotFoundError
-from ..assets import renamed
-from ..framing import advice_for, focal_for, image_layer
-from ..looks import Looks
-from ..uses import replaced_everywhere, without_asset
+from ..files.assets import renamed
+from ..views.framing import advice_for, focal_for, image_layer
+from ..views.looks import Looks
+from ..views.uses import replaced_everywhere, without_asset
 from .common import (
     Asked,
     Edited,

@@ -9,7 +9,7 @@ from typing import Any
 
 from ....core.document import BLOCK_KINDS, Block, BlockKind, Ids
 from ....core.registry import parts
-from ...fresh import Fresh
+from ..fresh import Fresh
 
 _MODULES = parts(sys.modules[__name__], BLOCK_KINDS)
 KINDS: dict[str, ModuleType] = dict(sorted(_MODULES.items(), key=lambda pair: int(pair[1].ORDER)))

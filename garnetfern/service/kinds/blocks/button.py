@@ -3,7 +3,7 @@
 from typing import Any
 
 from ....core.document import Backdrop, Lettering, Over, Plate
-from ...fresh import Fresh, button_colour, by_light
+from ..fresh import Fresh, button_colour, by_light
 
 ORDER, NAME = 2, "Button"
 

@@ -3,7 +3,7 @@
 from typing import Any
 
 from ....core.document import Lettering, MenuItem
-from ...fresh import Fresh
+from ..fresh import Fresh
 
 ORDER, NAME = 4, "Menu"
 

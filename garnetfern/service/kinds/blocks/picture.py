@@ -3,7 +3,7 @@
 from typing import Any
 
 from ....core.errors import GarnetfernError
-from ...fresh import Fresh
+from ..fresh import Fresh
 
 ORDER, NAME = 5, "Picture"
 

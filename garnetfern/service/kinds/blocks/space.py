@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from ...fresh import Fresh
+from ..fresh import Fresh
 
 ORDER, NAME = 6, "Space"
 

@@ -3,7 +3,7 @@
 from typing import Any
 
 from ....core.document import Lettering
-from ...fresh import Fresh
+from ..fresh import Fresh
 
 ORDER, NAME = 1, "Text"
 

@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 
 from ....core.document import Page, PatternLayer, Site
-from ...figures import TILES, tile_image
+from ..figures import TILES, tile_image
 from ._offer import Offer
 
 ORDER, NAME, TITLE = 3, "pattern", "A pattern"

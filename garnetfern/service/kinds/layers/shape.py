@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 
 from ....core.document import Page, ShapeLayer, Site
-from ...figures import SILHOUETTES, silhouette_image
+from ..figures import SILHOUETTES, silhouette_image
 from ._offer import Offer
 
 ORDER, NAME, TITLE = 4, "silhouette", "A silhouette"

@@ -1,0 +1,161 @@
+"""Every situation of a page, for people: words by situations, the share of visits on a screen, an honest sentence."""
+
+from collections.abc import Sequence
+from functools import lru_cache
+from importlib.resources import files
+from itertools import chain
+from typing import Any
+
+from ...core.document import Backdrop, Page, Site, Visits, each_backdrop
+from ...core.errors import NotFoundError
+from ...core.reading import Reader, Situation, situations
+from ...core.reading.parts import EDGE
+from ...core.reading.visits import read_visits, share_of
+from ...core.reading.widths import Change, Point, WidthRun, changes
+from ..runtime.told import Told, silent
+from .check import floored, reading_view
+from .vouching import lettering_notes
+
+
+@lru_cache(maxsize=1)
+def shipped_visits() -> tuple[Visits, ...]:
+    """The stand-in for visitor statistics."""
+    return read_visits((files("garnetfern.stock") / "visits.csv").read_text())
+
+
+def visits_of(site: Site) -> tuple[Visits, ...]:
+    """The owner's own table, or the one that ships."""
+    return site.visits or shipped_visits()
+
+
+def _without_pictures(backdrop: Backdrop) -> Backdrop:
+    layers = tuple(x.model_copy(update={"visible": False, "screens": {}}) if x.assets() else x for x in backdrop.layers)
+    return backdrop.model_copy(update={"layers": layers})
+
+
+def page_met(site: Site, page: Page, situation_id: str) -> Page:
+    """The page as a visitor meets it in a situation, for being shown. Raises NotFoundError."""
+    situation = next((s for s in situations(site, page, None) if s.id == situation_id), None)
+    if situation is None:
+        raise NotFoundError(f"There is no situation {situation_id!r} on this page.")
+    met = situation.moment.page(page)
+    return each_backdrop(met, lambda _, backdrop: _without_pictures(backdrop)) if situation.moment.missing else met
+
+
+def _words(page: Page) -> dict[str, str]:
+    found = {}
+    for block in page.blocks():
+        found[block.id] = block.said[:80] or block.kind
+        found[block.id + EDGE] = f"Edge of {found[block.id]}"
+    return found
+
+
+def _cells(reader: Reader, site: Site, page: Page, wanted: Sequence[Situation], told: Told) -> list[dict[str, Any]]:
+    found_in = chain(reader.reading_of(site, page, wanted), reader.edges_of(site, page, wanted))
+    cells: list[dict[str, Any]] = []
+    for n, (situation, readings) in enumerate(found_in):
+        cells += [reading_view(r, situation) for r in readings]
+        told(situation.name, min(1.0, (n + 1) / (2 * len(wanted))))
+    return cells
+
+
+def situations_view(reader: Reader, site: Site, page: Page, told: Told = silent) -> dict[str, Any]:
+    """Words and situations with the worst ratio where they meet; trouble stands first both ways."""
+    table = visits_of(site)
+    wanted = situations(site, page, None)
+    cells = _cells(reader, site, page, wanted, told)
+    quotient: dict[str, float] = {}
+    for cell in cells:
+        if cell["ratio"] is not None and cell["vouched"]:
+            for name in (cell["block"], cell["situation"]):
+                quotient[name] = min(quotient.get(name, 99.0), cell["ratio"] / cell["required"])
+    shares = {s.id: share_of(table, s.least, s.most) for s in site.screens}
+    words = _words(page)
+    here = dict.fromkeys(cell["block"] for cell in cells)
+    blocks = [{"id": b, "words": words[b], "trouble": quotient.get(b, 99.0) < 1} for b in here]
+    found = [
+        {
+            "id": s.id,
+            "name": s.name,
+            "kind": s.kind,
+            "screen": s.screen,
+            "scroll": s.moment.scroll,
+            "share": round(shares[s.screen], 4),
+            "trouble": quotient.get(s.id, 99.0) < 1,
+        }
+        for s in wanted
+    ]
+    blocks.sort(key=lambda b: not b["trouble"])
+    found.sort(key=lambda s: not s["trouble"])
+    return {
+        "blocks": blocks,
+        "situations": found,
+        "cells": cells,
+        "short": sum(1 for cell in cells if not cell["meets"] and cell["vouched"]),
+        "unsure": sum(1 for cell in cells if not cell["vouched"]),
+        "notes": lettering_notes(site, page),
+        "own": bool(site.visits),
+    }
+
+
+def _named(change: Change, words: dict[str, str]) -> str:
+    said = words[change.block]
+    said = said if len(said) <= 40 else said[:38] + " …"
+    if change.short:
+        return f"From {change.width} px on '{said}' falls short."
+    return f"From {change.width} px on '{said}' can be read again."
+
+
+def _visits_sentence(run: WidthRun, site: Site, words: dict[str, str]) -> str:
+    """How many of a hundred visits can read everything at rest, and what the rest meet."""
+    table = visits_of(site)
+    whole = sum(row.visits for row in table)
+    failing: dict[str, int] = {}
+    bad = 0
+    for row in table:
+        short = run.at(row.width).short
+        bad += row.visits if short else 0
+        for block in short:
+            failing[block] = failing.get(block, 0) + row.visits
+    if bad == 0:
+        return "All of 100 visits can read everything."
+    good = max(0, min(99, int(100 * (whole - bad) / whole)))
+    worst = max(failing, key=lambda b: failing[b])
+    said = words[worst] if len(words[worst]) <= 40 else words[worst][:38] + " …"
+    return f"{good} of 100 visits can read everything; the rest meet '{said}' falling short."
+
+
+def width_view(reader: Reader, site: Site, page: Page, told: Told = silent) -> dict[str, Any]:
+    """The worst reading over every width, the widths at which something changes, and the sentence about visits."""
+    run = WidthRun(reader, site, page)
+    points = run.run(lambda share: told("every width", share))
+    words = _words(page)
+    found = list(changes(points))
+    sentence = _visits_sentence(run, site, words)
+    return {
+        "points": [_point(p) for p in points if p.worst is not None],
+        "changes": [
+            {"width": c.width, "block": c.block, "short": c.short, "sentence": _named(c, words)} for c in found
+        ],
+        "screens": [
+            {"screen": s.id, "name": s.name, "least": s.least, "most": s.most} for s in sorted(site.screens, key=_least)
+        ],
+        "sentence": sentence,
+    }
+
+
+def _least(screen: Any) -> int:
+    return int(screen.least)
+
+
+def _point(point: Point) -> dict[str, Any]:
+    block, ratio, required = point.worst or ("", 0.0, 1.0)
+    return {
+        "width": point.width,
+        "block": block,
+        "ratio": round(ratio, 3),
+        "shown": floored(ratio),
+        "required": required,
+        "meets": not point.short,
+        "lines": sum(len(starts) for _, starts in point.breaks),
+    }

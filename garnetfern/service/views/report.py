@@ -1,0 +1,120 @@
+"""A check of a whole site as rows, and the rows as a table or as JUnit XML, which build servers show."""
+
+from collections.abc import Callable
+from typing import Any
+from xml.etree import ElementTree as ET
+
+from ...core.colour.contrast import Requirement
+from ...core.document import Site
+from ...core.reading import Reader, situations
+from ...core.reading.widths import WidthRun, changes
+from .check import floored, reading_view
+
+Row = dict[str, Any]
+Progress = Callable[[str, float], None]
+
+
+def demanding(site: Site, level: Requirement | None) -> Site:
+    """The site with another level required; None leaves its own."""
+    return site if level is None else site.model_copy(update={"requirement": level})
+
+
+def check_site(reader: Reader, site: Site, progress: Progress) -> list[Row]:
+    """Every block of words of every page in every situation."""
+    rows: list[Row] = []
+    for n, page in enumerate(site.pages):
+        wanted = situations(site, page, None)
+        for m, (situation, readings) in enumerate(reader.reading_of(site, page, wanted)):
+            progress(f"{page.slug}: {situation.name}", (n + m / len(wanted)) / len(site.pages))
+            rows += [{"page": page.slug, **reading_view(r, situation)} for r in readings]
+        for situation, edges in reader.edges_of(site, page, wanted):
+            rows += [{"page": page.slug, **reading_view(r, situation)} for r in edges]
+    return rows
+
+
+def run_over_widths(reader: Reader, site: Site, progress: Progress) -> list[Row]:
+    """Where words begin to fall short and can be read again, over every width, on every page."""
+    rows: list[Row] = []
+    for n, page in enumerate(site.pages):
+        run = WidthRun(reader, site, page)
+
+        def told(share: float, n: int = n, slug: str = page.slug) -> None:
+            progress(f"{slug}: widths", (n + share) / len(site.pages))
+
+        points = run.run(told)
+        for change in changes(points):
+            ratios = {block: (ratio, need) for block, ratio, need in run.at(change.width).ratios}
+            ratio, need = ratios[change.block]
+            figures = {"ratio": round(ratio, 3), "shown": floored(ratio), "required": need}
+            row = {"page": page.slug, "block": change.block, "width": change.width, "short": change.short}
+            rows.append(row | figures)
+    return rows
+
+
+def verdict(row: Row) -> str:
+    """One word for a row."""
+    return "unsure" if not row["vouched"] else "ok" if row["meets"] else "SHORT"
+
+
+def table(rows: list[Row], every: bool) -> list[tuple[str, str]]:
+    """What a check found, by page, as lines with their verdict: what falls short and what is unsure, or every reading.
+
+    The verdict of a page's own line is that of its worst reading; it says how many of its readings can be read.
+    """
+    lines: list[tuple[str, str]] = []
+    width = max((len(r["block"]) for r in rows), default=5)
+    names = max((len(r["name"]) for r in rows), default=5)
+    for slug in dict.fromkeys(r["page"] for r in rows):
+        mine = [r for r in rows if r["page"] == slug]
+        shown = mine if every else [r for r in mine if verdict(r) != "ok"]
+        worst = next((v for v in ("SHORT", "unsure") if any(verdict(r) == v for r in mine)), "ok")
+        lines.append((worst, f"{slug}: {summed(mine)}"))
+        for r in shown:
+            figure = f"{r['shown'] or '-':>5} of {r['required']:g}"
+            where = f"{r['block']:{width}}  {r['name']:{names}}"
+            lines.append((verdict(r), f"  {verdict(r):6} {where}  {figure:12} {r['sentence']}"))
+    return lines
+
+
+def summed(rows: list[Row]) -> str:
+    """How many of some readings can be read, in one line."""
+    said = [verdict(r) for r in rows]
+    parts = [f"{len(rows)} reading{'' if len(rows) == 1 else 's'}", f"{said.count('ok')} can be read"]
+    if said.count("SHORT"):
+        parts.append(f"{said.count('SHORT')} fall{'s' if said.count('SHORT') == 1 else ''} short")
+    if said.count("unsure"):
+        parts.append(f"{said.count('unsure')} cannot be vouched for")
+    return ", ".join(parts)
+
+
+def width_table(rows: list[Row]) -> str:
+    """Changes over the widths for reading on a terminal."""
+    return "\n".join(
+        f"{'SHORT' if r['short'] else 'ok':6} {r['page']:10} {r['block']}  from {r['width']} px on: "
+        f"{r['shown']} of {r['required']:g}"
+        for r in rows
+    )
+
+
+def junit(rows: list[Row], changes_: list[Row], level: str) -> str:
+    """JUnit XML: a suite for each page, a case for each block in each situation."""
+    root = ET.Element("testsuites", name=f"garnetfern {level}")
+    for slug in dict.fromkeys(r["page"] for r in rows):
+        mine = [r for r in rows if r["page"] == slug]
+        widths = [r for r in changes_ if r["page"] == slug and r["short"]]
+        short = sum(verdict(r) == "SHORT" for r in mine) + len(widths)
+        unsure = sum(verdict(r) == "unsure" for r in mine)
+        counts = {"tests": str(len(mine) + len(widths)), "failures": str(short), "skipped": str(unsure)}
+        suite = ET.SubElement(root, "testsuite", {"name": slug, **counts})
+        for row in mine:
+            case = ET.SubElement(suite, "testcase", classname=f"{slug}.{row['block']}", name=row["name"])
+            if verdict(row) == "SHORT":
+                ET.SubElement(case, "failure", message=row["sentence"])
+            elif verdict(row) == "unsure":
+                ET.SubElement(case, "skipped", message=row["sentence"])
+        for row in widths:
+            case = ET.SubElement(suite, "testcase", classname=f"{slug}.{row['block']}", name=f"from {row['width']} px")
+            message = f"From {row['width']} px on it falls short: {row['shown']} of {row['required']:g}."
+            ET.SubElement(case, "failure", message=message)
+    ET.indent(root)
+    return '<?xml version="1.0" encoding="UTF-8"?>\n' + ET.tostring(root, encoding="unicode") + "\n"

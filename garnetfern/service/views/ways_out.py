@@ -1,0 +1,138 @@
+"""Ways out for words that fall short, as they are found: what changes, how it looks, what it keeps."""
+
+from collections.abc import Iterator
+from typing import Any
+
+from ...core.document import Block, Page, Site
+from ...core.draw.paint import paint_backdrops
+from ...core.draw.sample import Region
+from ...core.draw.words import draw_page, paint_words
+from ...core.errors import NotFoundError
+from ...core.reading import Reader, Reading, Situation, situations
+from ...core.remedy.kinds import KINDS
+from ...core.remedy.mend import Mended, mend
+from ...core.remedy.plight import Colours, Plight, Trial
+from ...core.remedy.proposal import Remedy
+from ...core.remedy.remedies import Remedies
+from ...core.resolve.records import PageRecord
+from ..runtime.difference import difference
+from ..runtime.told import Line, told_lines
+from .build_up import data_url
+from .check import floored, letter_view, sentence
+
+SPOT = (250, 150)
+"""Width and height of the picture of the worst spot, px."""
+WHOLE = (420, 420)
+"""The same of a whole page."""
+
+
+def patch_between(site: Site, before: Page, after: Page) -> list[dict[str, Any]]:
+    """What makes one page of a site into another, as JSON Patch (RFC 6902)."""
+    number = next(n for n, page in enumerate(site.pages) if page.id == before.id)
+    made = difference(before.model_dump(mode="json"), after.model_dump(mode="json"))
+    root = f"/pages/{number}"
+    moved = ({**op, "from": root + op["from"]} if "from" in op else op for op in made)
+    return [{**op, "path": root + op["path"]} for op in moved]
+
+
+def _spot(record: PageRecord, reading: Reading) -> Region:
+    """The part of a page around the worst letter of a reading."""
+    words = next((b for b in record.blocks() if b.id == reading.block), None)
+    width = min(int(record.width), max(SPOT[0], int(6 * words.size) if words else 0))
+    height = min(int(record.height), width * SPOT[1] // SPOT[0])
+    box = reading.worst.box if reading.worst else record.bands[0].box
+    left = min(max(0, int(box.x + box.width / 2 - width / 2)), int(record.width) - width)
+    top = min(max(0, int(box.y + box.height / 2 - height / 2)), int(record.height) - height)
+    return left, top, width, height
+
+
+def _look(reader: Reader, trial: Trial, situation: Situation) -> str:
+    """How the worst spot of the words looks in a situation."""
+    record = trial.record(situation)
+    reading = trial.reading(situation)
+    if reading is None:
+        return ""
+    region = _spot(record, reading)
+    canvas = paint_backdrops(record, region, reader.pictures)
+    paint_words(canvas, record, region, reader.glyphs)
+    return data_url(canvas, (2 * SPOT[0], 2 * SPOT[1]))
+
+
+def remedy_view(plight: Plight, remedy: Remedy) -> Line:
+    """A remedy as plain data: the exact change, its sentence, the worst reading afterwards, what it keeps."""
+    before = plight.worst
+    assert before is not None
+    trial = plight.trial(remedy.page)
+    return {
+        "remedy": remedy.kind,
+        "title": KINDS[remedy.kind].TITLE,
+        "sentence": remedy.sentence,
+        "patch": patch_between(plight.site, plight.page, remedy.page),
+        "meets": remedy.meets,
+        "kept": round(remedy.kept, 1),
+        "ratio": round(remedy.worst.ratio or 0.0, 3),
+        "shown": floored(remedy.worst.ratio or 0.0),
+        "required": remedy.worst.required,
+        "situation": remedy.situation.name,
+        "before": _look(plight.reader, plight.present, before[1]),
+        "after": _look(plight.reader, trial, before[1]),
+    }
+
+
+def block_named(page: Page, block_id: str) -> Block:
+    """A block of words of a page. Raises NotFoundError."""
+    found = next((b for b in page.blocks() if b.id == block_id and b.lettered), None)
+    if found is None:
+        raise NotFoundError(f"There are no words {block_id!r} on this page.")
+    return found
+
+
+def _plight_line(plight: Plight) -> Line:
+    """Where the words fall short, or that they do not."""
+    if plight.worst is None:
+        return {"kind": "plight", "short": False, "sentence": "These words are not to be seen anywhere.", "worst": None}
+    reading, situation = plight.worst
+    worst = letter_view(reading.worst) if reading.worst else None
+    said = sentence(reading)
+    if plight.short:
+        number = sum(1 for s in plight.order if not plight.present.meets(s))
+        said += f" Worst: {situation.name}; they fall short in {number} of {len(plight.order)} situations."
+    return {"kind": "plight", "short": plight.short, "sentence": said, "worst": worst}
+
+
+def ways_out(reader: Reader, site: Site, page: Page, block: Block, colours: Colours) -> Iterator[Line]:
+    """Lines as they are found: first the plight, then remedies, the doings in between, and the end."""
+    told = [0.0]
+    search = Remedies(reader, site, page, block, colours, told.append)
+    yield _plight_line(search.plight)
+    count = 0
+    for remedy in search:
+        count += remedy.meets
+        yield {"kind": "remedy", "share": round(told[-1], 3), "found": remedy_view(search.plight, remedy)}
+    yield {"kind": "end", "found": count}
+
+
+def _picture(reader: Reader, site: Site, page: Page) -> str:
+    """A whole page on its widest screen, small."""
+    widest = max(site.screens, key=lambda s: s.width)
+    rest = next(s for s in situations(site, page) if s.screen == widest.id and s.at_rest)
+    record = reader.resolve(site, page, rest)
+    height = min(int(record.height), 2 * int(record.width))
+    return data_url(draw_page(record, (0, 0, int(record.width), height), reader.pictures, reader.glyphs), WHOLE)
+
+
+def _mended_line(reader: Reader, site: Site, page: Page, mended: Mended) -> Line:
+    names = {b.id: " ".join(b.wording.split())[:60] or b.kind for b in page.blocks()}
+    return {
+        "kind": "mended",
+        "patch": patch_between(site, page, mended.page),
+        "done": [{"words": names[b.id], "sentence": s, "kept": round(k, 1)} for b, s, k in mended.done],
+        "left": [names[b.id] for b in mended.left],
+        "before": _picture(reader, site, page),
+        "after": _picture(reader, site, mended.page),
+    }
+
+
+def mend_page(reader: Reader, site: Site, page: Page, colours: Colours) -> Iterator[Line]:
+    """Which words are being mended, while it is worked at; then the whole, with the page before and after."""
+    return told_lines(lambda told: _mended_line(reader, site, page, mend(reader, site, page, colours, told)))
