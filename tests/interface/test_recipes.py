@@ -253,7 +253,7 @@ def test_a_scheme_is_tried_beside_the_present_one_and_taken_on(bench: Page, whic
     tried = bench.frame_locator("iframe[title^='In ']").locator(".gf-week-band")
     expect(before).to_have_css("background-color", "rgb(244, 239, 228)")
     expect(tried).not_to_have_css("background-color", "rgb(244, 239, 228)")
-    expect(bench.get_by_role("status").filter(has_text="on this page")).to_be_visible()
+    expect(bench.get_by_role("status").filter(has_text="on the phone")).to_be_visible()
     bench.get_by_role("button", name="Take it on").click()
     bench.get_by_role("heading", name="Build-up").wait_for()
     band = frame(bench, "desktop").locator(".gf-week-band")

@@ -37,7 +37,7 @@ export class Place {
   }
 
   open(panel: string): void {
-    this.edits.turn();
+    void this.edits.settle();
     this.panel = panel;
   }
 
