@@ -160,7 +160,8 @@ class SituationsView(BaseModel):
     blocks: list[WordsView]
     situations: list[SituationView]
     cells: list[ReadingView]
-    short: int
+    sentence: str
+    good: bool
     unsure: int
     notes: list[LetteringNote]
     own: bool

@@ -2,7 +2,7 @@
 
 import pytest
 
-from garnetfern.service.views.check import verdict
+from garnetfern.service.views.check import verdict, verdict_everywhere
 
 
 def reading(block="title", screen="phone", meets=True, vouched=True, ratio=7.0):
@@ -38,5 +38,21 @@ UNSURE = {"vouched": False, "meets": False, "ratio": None}
 )
 def test_a_sentence_for_every_outcome(demo, readings, sentence, good):
     found = verdict(demo.site, readings)
+    assert found["sentence"].startswith(sentence)
+    assert found["good"] is good
+
+
+@pytest.mark.parametrize(
+    ("readings", "sentence", "good"),
+    [
+        ([reading(**UNSURE)], "Nothing here could be measured.", False),
+        ([reading()] * 3, "Every word can be read in every situation.", True),
+        ([reading(), reading(**UNSURE)], "Every word can be read in every situation, as far as it", True),
+        ([reading(), reading(**SHORT)], "1 of 2 readings falls short.", False),
+        ([reading(**SHORT), reading(**SHORT), reading(**UNSURE)], "2 of 3 readings fall short.", False),
+    ],
+)
+def test_and_for_every_situation(readings, sentence, good):
+    found = verdict_everywhere(readings)
     assert found["sentence"].startswith(sentence)
     assert found["good"] is good

@@ -72,25 +72,43 @@ def reading_view(reading: Reading, situation: Situation) -> dict[str, Any]:
     }
 
 
-def verdict(site: Site, found: Collection[dict[str, Any]]) -> dict[str, Any]:
-    """In one sentence whether the words of a page can be read, from its readings as plain data.
+Found = Collection[dict[str, Any]]
 
-    `good`: every word that was measured can be read, and something was.
-    """
-    short = [r for r in found if r["vouched"] and not r["meets"]]
+
+def read_everywhere(found: Found, where: str) -> dict[str, Any]:
+    """The sentence about readings of which none falls short: no more than was measured. `good`: something was."""
+    measured = [r for r in found if r["vouched"] and r["ratio"] is not None]
     if not found:
         return {"sentence": "There are no words here yet.", "good": False}
-    if short:
-        blocks, screens = len({r["block"] for r in short}), {r["screen"] for r in short}
-        names = [s.name.lower() for s in site.screens if s.id in screens]
-        where = "on every screen" if len(names) == len(site.screens) else f"on the {' and the '.join(names)}"
-        what = "One block of words falls" if blocks == 1 else f"{blocks} blocks of words fall"
-        return {"sentence": f"{what} short {where}.", "good": False}
-    measured = [r for r in found if r["vouched"] and r["ratio"] is not None]
     if not measured:
         return {"sentence": "Nothing here could be measured.", "good": False}
     reserve = "" if len(measured) == len(found) else ", as far as it could be measured"
-    return {"sentence": f"Every word can be read on every screen{reserve}.", "good": True}
+    return {"sentence": f"Every word can be read {where}{reserve}.", "good": True}
+
+
+def short_of(found: Found) -> list[dict[str, Any]]:
+    """Those that fall short. What cannot be vouched for does neither."""
+    return [r for r in found if r["vouched"] and not r["meets"]]
+
+
+def verdict(site: Site, found: Found) -> dict[str, Any]:
+    """In one sentence whether the words of a page can be read on its screens, from its readings as plain data."""
+    short = short_of(found)
+    if not short:
+        return read_everywhere(found, "on every screen")
+    blocks, screens = len({r["block"] for r in short}), {r["screen"] for r in short}
+    names = [s.name.lower() for s in site.screens if s.id in screens]
+    where = "on every screen" if len(names) == len(site.screens) else f"on the {' and the '.join(names)}"
+    what = "One block of words falls" if blocks == 1 else f"{blocks} blocks of words fall"
+    return {"sentence": f"{what} short {where}.", "good": False}
+
+
+def verdict_everywhere(found: Found) -> dict[str, Any]:
+    """The same of a page in every situation."""
+    short = len(short_of(found))
+    if not short:
+        return read_everywhere(found, "in every situation")
+    return {"sentence": f"{short} of {len(found)} readings fall{'s' if short == 1 else ''} short.", "good": False}
 
 
 def check_page(reader: Reader, site: Site, page: Page, kinds: Collection[str] | None = AT_HAND) -> list[dict[str, Any]]:

@@ -13,7 +13,7 @@ from ...core.reading.parts import EDGE
 from ...core.reading.visits import read_visits, share_of
 from ...core.reading.widths import Change, Point, WidthRun, changes
 from ..runtime.told import Told, silent
-from .check import floored, reading_view
+from .check import floored, reading_view, verdict_everywhere
 from .vouching import lettering_notes
 
 
@@ -91,7 +91,7 @@ def situations_view(reader: Reader, site: Site, page: Page, told: Told = silent)
         "blocks": blocks,
         "situations": found,
         "cells": cells,
-        "short": sum(1 for cell in cells if not cell["meets"] and cell["vouched"]),
+        **verdict_everywhere(cells),
         "unsure": sum(1 for cell in cells if not cell["vouched"]),
         "notes": lettering_notes(site, page),
         "own": bool(site.visits),

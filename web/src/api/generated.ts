@@ -3849,8 +3849,10 @@ export interface components {
             situations: components["schemas"]["SituationView"][];
             /** Cells */
             cells: components["schemas"]["ReadingView"][];
-            /** Short */
-            short: number;
+            /** Sentence */
+            sentence: string;
+            /** Good */
+            good: boolean;
             /** Unsure */
             unsure: number;
             /** Notes */

@@ -15,6 +15,10 @@
     { value: 'AA', name: 'AA', note: '4.5, and 3 for large letters (WCAG 2.2, 1.4.3)' },
     { value: 'AAA', name: 'AAA', note: '7, and 4.5 for large letters (WCAG 2.2, 1.4.6)' },
   ] as const;
+  /** How high the head of the table and a row of it are, px: as much room is kept while it is not there. */
+  const HEAD = 64;
+  const ROW = 31;
+  const words = $derived(selection.areas[0]?.blocks.filter((b) => doc.kind(b).lettered).length ?? 0);
   let problem = $state('');
   const { every } = findings;
   const found = $derived(findings.everyNow);
@@ -45,17 +49,15 @@
 <main class="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto px-6 py-3">
   <div class="flex flex-wrap items-center gap-x-6 gap-y-1">
     <h2 class="display-face text-head">Situations</h2>
-    <p role="status" class="font-semibold {shown?.short ? 'text-warning' : 'text-success'}">
+    <p role="status" class="font-semibold {shown && !shown.good ? 'text-warning' : 'text-success'}">
       {#if !shown}
         <span class="muted"
           >{every.stopped
             ? 'It was stopped; nothing was looked at to its end.'
             : 'Looking at every situation …'}</span
         >
-      {:else if shown.short === 0}
-        Every word can be read in every situation.
       {:else}
-        {shown.short} of {shown.cells.length} readings fall short.
+        {shown.sentence}
       {/if}
     </p>
     <span class="ml-auto">
@@ -81,6 +83,10 @@
         >Look at every situation</button
       >
     </p>
+  {/if}
+  {#if !shown && every.share !== null}
+    <div class="grid-box" aria-hidden="true" style:height="{HEAD + ROW * words}px"></div>
+    <p class="invisible text-small" aria-hidden="true">Shares of visits</p>
   {/if}
   {#if shown}
     <div class="grid-box" class:stale={!found}>
