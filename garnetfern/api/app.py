@@ -107,14 +107,17 @@ def computing_routes(studio: Studio, versions: Versions) -> APIRouter:
     def build_up(body: m.AskedBuildUp, window: Window = "", have: Have = None) -> Any:
         site = studio.asked(body.patch, body.revision)
         page = studio.page(site, body.page)
-        reader = studio.polite("build-up", window)
-        return versions.answer(BuildUp(reader, site, page, studio.area(page, body.area)).cards(body.block), have)
+        cards = BuildUp(studio.polite("build-up", window), site, page, studio.area(page, body.area)).cards
+        of = (body.page, body.area, body.block)
+        return versions.answer(studio.remembered("build-up", site, of, lambda: cards(body.block)), have)
 
     @api.post("/overlay", response_model=m.OverlayView)
     def overlay(body: m.AskedLayer, window: Window = "") -> Any:
         site = studio.asked(body.patch, body.revision)
         page = studio.page(site, body.page)
-        return overlay_remedy(studio.polite("overlay", window), site, page, studio.area(page, body.area), body.layer)
+        area, reader = studio.area(page, body.area), studio.polite("overlay", window)
+        of = (body.page, body.area, body.layer)
+        return studio.remembered("overlay", site, of, lambda: overlay_remedy(reader, site, page, area, body.layer))
 
     @api.get("/rule", response_model=m.RuleView)
     def rule(page: str, area: str, selector: Annotated[str, Query(max_length=200)] = ".banner") -> Any:

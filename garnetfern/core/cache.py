@@ -32,6 +32,8 @@ def weight(value: object) -> int:
         return OBJECT + len(value)
     if isinstance(value, tuple | list | frozenset):
         return OBJECT + sum(map(weight, value))
+    if isinstance(value, dict):
+        return OBJECT + sum(weight(k) + weight(v) for k, v in value.items())
     if is_dataclass(value):
         return OBJECT + sum(map(weight, vars(value).values()))
     return OBJECT

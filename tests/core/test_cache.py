@@ -25,6 +25,7 @@ class Pair:
         ("fern", OBJECT + 4),
         (np.zeros((10, 10, 3), dtype=np.uint8), OBJECT + 300),
         ((1, "ab"), 3 * OBJECT + 2),
+        ({"ab": "c", "d": 1}, 5 * OBJECT + 4),
         (Pair("fern", (np.zeros(8, dtype=np.float64),)), 4 * OBJECT + 4 + 64),
     ],
     ids=lambda v: type(v).__name__,

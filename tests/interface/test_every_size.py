@@ -7,6 +7,7 @@ import pytest
 from playwright.sync_api import Browser, Locator, Page, expect
 
 from garnetfern.api.local import Running
+from tests.sampled import sampled
 
 from .looking import LOOK, SHIFTS
 from .test_access import AXE, FLAT, RUN
@@ -161,10 +162,14 @@ def test_every_view_in_every_window(window: Page):
     window.add_style_tag(content=FLAT)
     window.evaluate(AXE.read_text())
     found: dict[str, list[str]] = {}
+    # axe reads all of them in both themes in the wide window, in the others another few each day
+    wide = window.viewport_size["width"] == WINDOWS["wide"][0]
+    by_axe = list(PLACES) if wide else sampled(list(PLACES), 5)
     for place, go in PLACES.items():
         go(window)
         window.wait_for_timeout(450)
-        wrong = [*window.evaluate(LOOK), *window.evaluate(RUN)]
+        wrong = window.evaluate(LOOK)
+        wrong += window.evaluate(RUN) if place in by_axe else []
         window.keyboard.press("Escape")
         if window.evaluate("window.shifted") > JUMP:
             wrong.append(f"it jumps: {window.evaluate('window.shifted')}")

@@ -1,9 +1,11 @@
 """The use cases of the bench: state, change, undo, redo, preview, pictures, taking away."""
 
+from collections.abc import Callable
 from contextlib import suppress
 from dataclasses import asdict
+from hashlib import blake2b
 from pathlib import Path
-from typing import Any
+from typing import Any, TypeVar
 
 from ...core.cache import Cache
 from ...core.css import EmittedPage, EmittedRule, Urls, emit_page, emit_rule
@@ -35,6 +37,9 @@ from .present import Present
 from .steps import Steps, Taken
 
 LIVE = Urls("/pictures/", "/fonts/")
+
+
+T = TypeVar("T")
 
 
 class Studio:
@@ -121,6 +126,11 @@ class Studio:
     def polite(self, kind: str, window: str = "") -> PoliteReader:
         """A reader for long computations, which gives way to edits and to a newer question of its kind and window."""
         return PoliteReader(self.reader, self.manners, f"{kind} {window}")
+
+    def remembered(self, kind: str, site: Site, of: tuple[str | None, ...], make: Callable[[], T]) -> T:
+        """An answer about a site as it was given before (after undo, say), or made now. It must not be changed."""
+        content = blake2b(site.model_dump_json().encode(), digest_size=20).digest()
+        return self.cache.get(kind, (content, *of), make)
 
     def page(self, site: Site, page_id: str) -> Page:
         """A page by id or slug. Raises NotFoundError."""
