@@ -2,6 +2,7 @@
 
 import io
 import os
+import pickle
 from collections.abc import Iterator
 from pathlib import Path
 
@@ -17,6 +18,7 @@ from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.site_file import SiteFile
 from garnetfern.service.workspace.studio import Studio
 
+from .made_once import made_once
 from .referee.browser import chromium
 from .sites import one_banner
 
@@ -50,8 +52,14 @@ def browser() -> Iterator[Browser]:
 
 
 @pytest.fixture(scope="session")
-def demo() -> SiteFile:
-    return demo_site_file()
+def demo(tmp_path_factory: pytest.TempPathFactory) -> SiteFile:
+    """The sample site; its pictures are drawn once for all workers."""
+
+    def make(folder: Path) -> None:
+        (folder / "site").write_bytes(pickle.dumps(demo_site_file()))
+
+    found: SiteFile = pickle.loads((made_once(tmp_path_factory, "demo", make) / "site").read_bytes())
+    return found
 
 
 @pytest.fixture

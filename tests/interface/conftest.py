@@ -5,13 +5,14 @@ from collections.abc import Iterator
 from pathlib import Path
 
 import pytest
-from playwright.sync_api import Browser, Page, expect
+from playwright.sync_api import Browser, Error, Page, expect
 
 from garnetfern.api.app import WEB
 from garnetfern.api.local import Running, run_locally
 from garnetfern.core.cache import Cache
 from garnetfern.service.files.site_file import SiteFile
 from garnetfern.service.workspace.studio import Studio
+from tests.made_once import made_once
 
 expect.set_options(timeout=120_000)
 
@@ -19,13 +20,15 @@ expect.set_options(timeout=120_000)
 @pytest.fixture(scope="session")
 def sample(tmp_path_factory: pytest.TempPathFactory, demo: SiteFile) -> Path:
     """A data folder with the sample site, its renditions made."""
-    folder = tmp_path_factory.mktemp("sample")
-    studio = Studio(folder)
-    studio.start(demo, "The sample site")
-    studio.warm()
-    studio.bundle_files()
-    studio.close()
-    return folder
+
+    def make(folder: Path) -> None:
+        studio = Studio(folder)
+        studio.start(demo, "The sample site")
+        studio.warm()
+        studio.bundle_files()
+        studio.close()
+
+    return made_once(tmp_path_factory, "sample", make)
 
 
 @pytest.fixture(scope="session")
@@ -44,18 +47,44 @@ def running(tmp_path: Path, sample: Path, cache: Cache) -> Iterator[Running]:
     found.stop()
 
 
-@pytest.fixture
-def bench(running: Running, browser: Browser) -> Iterator[Page]:
-    """The bench with the sample site, its readings there. Any error in the page fails the test."""
-    context = browser.new_context(viewport={"width": 1280, "height": 800}, accept_downloads=True)
+WINDOW = {"width": 1280, "height": 800}
+
+
+@pytest.fixture(scope="session")
+def desk(browser: Browser) -> Iterator[Page]:
+    """The window that the benches of one worker are looked at in, one after the other: a window is slow to open."""
+    context = browser.new_context(viewport=WINDOW, accept_downloads=True)
     context.grant_permissions(["clipboard-read", "clipboard-write"])
     context.set_default_timeout(120_000)
-    page = context.new_page()
-    troubles: list[str] = []
-    page.on("pageerror", lambda error: troubles.append(str(error)))
-    page.goto(running.address)
-    page.get_by_text("One block of words falls short on the phone.").wait_for(timeout=120_000)
-    page.get_by_role("button", name="Make it").wait_for(timeout=120_000)
-    yield page
+    yield context.new_page()
     context.close()
+
+
+def _cleared(page: Page) -> None:
+    """The window as it was: nothing of the last test is left in it."""
+    for other in page.context.pages:
+        if other is not page:
+            other.close()
+    page.unroute_all()
+    page.evaluate("localStorage.clear()")
+    page.goto("about:blank")
+    page.set_viewport_size(WINDOW)
+    page.emulate_media(media="null", color_scheme="null", reduced_motion="null", forced_colors="null")
+
+
+@pytest.fixture
+def bench(running: Running, desk: Page) -> Iterator[Page]:
+    """The bench with the sample site, its readings there. Any error in the page fails the test."""
+    troubles: list[str] = []
+
+    def trouble(error: Error) -> None:
+        troubles.append(str(error))
+
+    desk.on("pageerror", trouble)
+    desk.goto(running.address)
+    desk.get_by_text("One block of words falls short on the phone.").wait_for(timeout=120_000)
+    desk.get_by_role("button", name="Make it").wait_for(timeout=120_000)
+    yield desk
+    _cleared(desk)
+    desk.remove_listener("pageerror", trouble)
     assert troubles == []
