@@ -16,6 +16,8 @@ picture at under half its size: below that, browsers differ in how they shrink."
 LOSSLESS_PIXELS = 512 * 512
 ANY_SIZE = ("svg",)
 """Kinds of picture that are sharp at every size."""
+BLUR_REACH = 3
+"""A blurred picture reaches past its area by this many times its blur."""
 
 
 def used_size(asset: Asset, crop: Crop | None) -> tuple[int, int]:
@@ -62,6 +64,24 @@ def _fitted(width: float, height: float, box: Box, cover: bool) -> tuple[float, 
     if (across > down) == cover:
         return box.width, max(1.0, height * across)
     return max(1.0, width * down), box.height
+
+
+def layer_room(layer: ImageLayer, box: Box, viewport: Viewport, scroll: float | None = None) -> Room:
+    """Where a picture may lie: its area, the viewport where it stays put, or more than its area where it moves slower.
+
+    A slower picture has moved with the page by `rate` times the way; it lies in the middle of its element when its
+    area is in the middle of the screen. `scroll` is None where the page does not scroll.
+    """
+    if layer.attachment == "fixed":
+        return Room(box, Box(0, scroll or 0.0, viewport.width, viewport.height), viewport)
+    if layer.attachment == "slower":
+        lag = 1 - layer.rate
+        way = viewport.height + box.height
+        extra = lag * way / 2
+        behind = 0.0 if scroll is None else lag * (scroll - (box.y + box.height / 2 - viewport.height / 2))
+        moved = min(extra, max(-extra, behind))
+        return Room(box, Box(box.x, box.y - extra + moved, box.width, box.height + 2 * extra), viewport)
+    return Room(box, box.grown(BLUR_REACH * layer.filter.blur), viewport)
 
 
 def tile_size(layer: ImageLayer, asset: Asset, rendition_size: tuple[float, float], room: Room) -> tuple[float, float]:

@@ -6,7 +6,7 @@ from ..colour.notation import parse_colour
 from ..document import Asset, Backdrop, Block, Column, ImageLayer, Join, Page, Site
 from .box import Box
 from .fonts import FontBook
-from .image import Room, choose_rendition, shown_width
+from .image import Room, choose_rendition, layer_room, shown_width
 from .layers import LayerPlace, resolve_layer
 from .layout import lay_out_page
 from .lengths import Scale, Viewport
@@ -16,9 +16,6 @@ from .plate import resolve_plate
 from .records import AreaRecord, BandRecord, PageRecord
 from .serving import ServingRange, serving_range
 from .sheets import ColourSheet, ImageSheet, Rendition, Sheet
-
-BLUR_REACH = 3
-"""A blurred picture reaches past its area by this many times its blur."""
 
 
 def join_box(join: Join, page: Page, bands: dict[str, BandRecord]) -> Box | None:
@@ -71,24 +68,6 @@ def bare_areas(page: Page, record: PageRecord, viewport: Viewport) -> list[tuple
             found.append((AreaRecord(column.id, "column", place.box, (), place.blocks), column.backdrop))
             found += _plates(column, laid, viewport)
     return found
-
-
-def layer_room(layer: ImageLayer, box: Box, viewport: Viewport, scroll: float | None = None) -> Room:
-    """Where a picture may lie: its area, the viewport where it stays put, or more than its area where it moves slower.
-
-    A slower picture has moved with the page by `rate` times the way; it lies in the middle of its element when its
-    area is in the middle of the screen. `scroll` is None where the page does not scroll.
-    """
-    if layer.attachment == "fixed":
-        return Room(box, Box(0, scroll or 0.0, viewport.width, viewport.height), viewport)
-    if layer.attachment == "slower":
-        lag = 1 - layer.rate
-        way = viewport.height + box.height
-        extra = lag * way / 2
-        behind = 0.0 if scroll is None else lag * (scroll - (box.y + box.height / 2 - viewport.height / 2))
-        moved = min(extra, max(-extra, behind))
-        return Room(box, Box(box.x, box.y - extra + moved, box.width, box.height + 2 * extra), viewport)
-    return Room(box, box.grown(BLUR_REACH * layer.filter.blur), viewport)
 
 
 class Windows:

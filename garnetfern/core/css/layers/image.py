@@ -2,8 +2,7 @@
 
 from ...document import Asset, ImageLayer, Site
 from ...document.layers.image import PLAIN, Filter
-from ...resolve.image import used_size
-from ...resolve.page import BLUR_REACH
+from ...resolve.image import BLUR_REACH, used_size
 from ..declarations import Declarations, flat, number, percent, rule
 from ._ruling import Background, Ruling
 
