@@ -64,6 +64,9 @@ fuzz: setup ## thousands of requests and files at the edges; takes minutes
 	GARNETFERN_MORE=60 $(BIN)/pytest -s tests/fuzz
 	GARNETFERN_MORE=10 $(BIN)/pytest tests/service/test_accepted.py
 
+mutants: .stamps/python ## do the tests of the core bite? some 20 minutes
+	$(BIN)/python scripts/mutants.py 60
+
 kills: .stamps/python ## two hundred kills, each followed by a look at everything that was kept
 	rm -rf .stamps/kills && $(BIN)/python -m tests.service.kill_rounds .stamps/kills/data 200
 

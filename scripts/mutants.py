@@ -1,0 +1,146 @@
+"""Do the tests bite? Changes one operator, number or name of the core at a time, and looks whether a test fails.
+
+    python scripts/mutants.py [how many] [--seed n]
+
+Mutants are drawn at random over `core/colour`, `core/reading`, `core/resolve` and `core/remedy`; each runs in a copy of
+its own, the tests of the mutated module first. Prints what survived; ends with 1 where under 85 of 100 were killed.
+"""
+
+import argparse
+import ast
+import copy
+import os
+import random
+import shutil
+import subprocess
+import sys
+import tempfile
+from collections.abc import Iterator
+from concurrent.futures import ThreadPoolExecutor
+from dataclasses import dataclass
+from pathlib import Path
+from queue import SimpleQueue
+from typing import Any
+
+ROOT = Path(__file__).parent.parent
+ROOMS = ("colour", "reading", "resolve", "remedy")
+WANTED = 0.85
+TIME = 240
+"""Seconds that the tests of one mutant may take; one that makes them run for ever is killed by that."""
+SWAPS: dict[type[ast.AST], type[ast.AST]] = {
+    ast.Lt: ast.LtE, ast.LtE: ast.Lt, ast.Gt: ast.GtE, ast.GtE: ast.Gt, ast.Eq: ast.NotEq, ast.NotEq: ast.Eq,
+    ast.Add: ast.Sub, ast.Sub: ast.Add, ast.Mult: ast.Div, ast.Div: ast.Mult, ast.And: ast.Or, ast.Or: ast.And,
+    ast.In: ast.NotIn, ast.NotIn: ast.In, ast.Is: ast.IsNot, ast.IsNot: ast.Is,
+}  # fmt: skip
+NAMES = {"min": "max", "max": "min", "any": "all", "all": "any", "floor": "ceil", "ceil": "floor"}
+ATTRIBUTES = {"width": "height", "height": "width", "x": "y", "y": "x", "minimum": "maximum", "maximum": "minimum"}
+SLOW = ("test_own_kinds", "test_escaping", "test_budget", "test_remedies", "test_situations")
+
+
+@dataclass(frozen=True)
+class Mutant:
+    """A changed file: where, what was there, what is there now, and the whole text."""
+
+    path: Path
+    line: int
+    was: str
+    now: str
+    text: str
+
+
+def _changes(node: ast.AST) -> Iterator[ast.AST]:
+    """The node with one thing changed, in every way there is."""
+    changed: Any = copy.deepcopy(node)
+    if isinstance(node, ast.BinOp | ast.BoolOp) and type(node.op) in SWAPS:
+        changed.op = SWAPS[type(node.op)]()
+        yield changed
+    elif isinstance(node, ast.Compare) and type(node.ops[0]) in SWAPS:
+        changed.ops[0] = SWAPS[type(node.ops[0])]()
+        yield changed
+    elif isinstance(node, ast.UnaryOp) and isinstance(node.op, ast.Not):
+        yield copy.deepcopy(node.operand)
+    elif isinstance(node, ast.Constant) and isinstance(node.value, int | float) and not isinstance(node.value, bool):
+        yield ast.Constant(node.value + 1 if isinstance(node.value, int) else node.value * 1.5 + 0.1)
+    elif isinstance(node, ast.Name) and node.id in NAMES:
+        yield ast.Name(NAMES[node.id], node.ctx)
+    elif isinstance(node, ast.Attribute) and node.attr in ATTRIBUTES and isinstance(node.ctx, ast.Load):
+        yield ast.Attribute(node.value, ATTRIBUTES[node.attr], node.ctx)
+
+
+def mutants_of(path: Path) -> Iterator[Mutant]:
+    """Every mutant of a file. What stands outside of functions is left alone: most of it are facts."""
+    text = path.read_text("utf-8")
+    lines = text.encode().split(b"\n")
+    for function in (n for n in ast.walk(ast.parse(text)) if isinstance(n, ast.FunctionDef)):
+        for part in (p for stage in function.body for p in ast.walk(stage)):
+            for changed in _changes(part):
+                was, now = ast.unparse(part), ast.unparse(changed)
+                yield Mutant(path, part.lineno, was, now, _with(lines, part, now))  # type: ignore[attr-defined]
+
+
+def _with(lines: list[bytes], part: Any, now: str) -> str:
+    """A text in which one part of its tree says something else."""
+    first, last = part.lineno - 1, part.end_lineno - 1
+    there = lines[first][: part.col_offset] + f"({now})".encode() + lines[last][part.end_col_offset :]
+    return b"\n".join([*lines[:first], there, *lines[last + 1 :]]).decode()
+
+
+def tests_for(path: Path) -> list[str]:
+    """The tests of the core: those whose names share a word with the module's first, slow ones last."""
+    words = {w.rstrip("s") for w in (*path.stem.split("_"), path.parent.name)}
+
+    def order(test: Path) -> tuple[bool, bool, str]:
+        return test.stem in SLOW, not words & {w.rstrip("s") for w in test.stem.split("_")}, test.stem
+
+    return [str(t.relative_to(ROOT)) for t in sorted((ROOT / "tests" / "core").glob("test_*.py"), key=order)]
+
+
+def killed(mutant: Mutant, copies: "SimpleQueue[Path]") -> bool:
+    """Whether a test fails with it."""
+    folder = copies.get()
+    place = folder / mutant.path.relative_to(ROOT)
+    before = place.read_text("utf-8")
+    place.write_text(mutant.text, "utf-8")
+    try:
+        command = [sys.executable, "-m", "pytest", "-x", "-q", "-p", "no:cacheprovider", *tests_for(mutant.path)]
+        env = {**os.environ, "CI": "true", "PYTHONDONTWRITEBYTECODE": "1"}
+        done = subprocess.run(command, cwd=folder, env=env, capture_output=True, timeout=TIME, check=False)
+    except subprocess.TimeoutExpired:
+        return True
+    finally:
+        place.write_text(before, "utf-8")
+        copies.put(folder)
+    return done.returncode != 0
+
+
+def main() -> int:
+    """Draw, run, tell."""
+    asked = argparse.ArgumentParser(description=__doc__)
+    asked.add_argument("count", type=int, nargs="?", default=60)
+    asked.add_argument("--seed", type=int, default=1)
+    asked.add_argument("--at-once", type=int, default=max(1, os.cpu_count() or 1))
+    args = asked.parse_args()
+    files = sorted(p for room in ROOMS for p in (ROOT / "garnetfern" / "core" / room).rglob("*.py"))
+    every = [m for path in files for m in mutants_of(path)]
+    drawn = random.Random(args.seed).sample(every, min(args.count, len(every)))
+    with tempfile.TemporaryDirectory() as temporary, ThreadPoolExecutor(args.at_once) as pool:
+        copies: SimpleQueue[Path] = SimpleQueue()
+        for n in range(args.at_once):
+            folder = Path(temporary) / f"copy-{n}"
+            for part in ("garnetfern", "tests", "scripts", "web/src", "docs"):
+                shutil.copytree(ROOT / part, folder / part, ignore=shutil.ignore_patterns("__pycache__"))
+            shutil.copy(ROOT / "pyproject.toml", folder)
+            copies.put(folder)
+        lived = []
+        for mutant, dead in zip(drawn, pool.map(lambda m: killed(m, copies), drawn), strict=True):
+            where = f"{mutant.path.relative_to(ROOT)}:{mutant.line}"
+            print(f"{'killed ' if dead else 'LIVES  '} {where}  {mutant.was}  ->  {mutant.now}", flush=True)
+            if not dead:
+                lived.append(mutant)
+    share = 1 - len(lived) / max(1, len(drawn))
+    print(f"{len(drawn)} of {len(every)} mutants, {share:.0%} killed, {len(lived)} live")
+    return 0 if share >= WANTED else 1
+
+
+if __name__ == "__main__":
+    sys.exit(main())
