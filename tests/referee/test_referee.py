@@ -61,7 +61,9 @@ WAYS = [
 
 @pytest.mark.parametrize(("attachment", "kind", "viewport", "density", "scroll"), sampled(WAYS, 2))
 def test_every_size_repeat_position_and_attachment_agrees(browser, attachment, kind, viewport, density, scroll):
-    found = compared(browser, placings(attachment), kind, viewport, density, scroll)
+    # a page of all of them takes the browser minutes to paint at two px per CSS px
+    ways = placings(attachment) if density == 1 else sampled(placings(attachment), 48)
+    found = compared(browser, ways, kind, viewport, density, scroll)
     plain = [a for a in found if not any(s in a.name for s in ("space", "round"))]
     assert plain
     for agreement in plain:
