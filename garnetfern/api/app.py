@@ -107,9 +107,10 @@ def computing_routes(studio: Studio, versions: Versions) -> APIRouter:
     def build_up(body: m.AskedBuildUp, window: Window = "", have: Have = None) -> Any:
         site = studio.asked(body.patch, body.revision)
         page = studio.page(site, body.page)
-        cards = BuildUp(studio.polite("build-up", window), site, page, studio.area(page, body.area)).cards
+        area, reader = studio.area(page, body.area), studio.polite("build-up", window)
         of = (body.page, body.area, body.block)
-        return versions.answer(studio.remembered("build-up", site, of, lambda: cards(body.block)), have)
+        found = studio.remembered("build-up", site, of, lambda: BuildUp(reader, site, page, area).cards(body.block))
+        return versions.answer(found, have)
 
     @api.post("/overlay", response_model=m.OverlayView)
     def overlay(body: m.AskedLayer, window: Window = "") -> Any:

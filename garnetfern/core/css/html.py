@@ -3,18 +3,15 @@
 from ..document import Backdrop, Band, Column, Page
 from .blocks import block_markup
 from .escape import html_words
+from .layers import layer_elements
 from .pictures import Emission
 from .visible import ever_visible
 
 TAGS = {"header": "header", "footer": "footer"}
 
 
-def _layers(backdrop: Backdrop) -> str:
-    return "".join(f'<div class="gf-layer gf-{x.id}"></div>' for x in backdrop.layers if ever_visible(x))
-
-
 def _behind(backdrop: Backdrop, extra: str = "") -> str:
-    layers = _layers(backdrop)
+    layers = layer_elements(backdrop.layers)
     return f'<div class="gf-behind{extra}" aria-hidden="true">{layers}</div>\n' if layers else ""
 
 
@@ -45,7 +42,10 @@ def page_body(page: Page, emission: Emission) -> str:
     """The body's markup; everything between header and footer bands stands in one main element."""
     parts = [_behind(page.backdrop, " gf-behind-page"), _heard(page.backdrop, emission)]
     parts += [_heard(j.backdrop, emission) for j in page.joins]
-    parts += [f'<div class="gf-join gf-{j.id}" aria-hidden="true">{_layers(j.backdrop)}</div>\n' for j in page.joins]
+    parts += [
+        f'<div class="gf-join gf-{j.id}" aria-hidden="true">{layer_elements(j.backdrop.layers)}</div>\n'
+        for j in page.joins
+    ]
     bands = [band for band in page.bands if ever_visible(band)]
     inner = [n for n, band in enumerate(bands) if band.role not in TAGS]
     for n, band in enumerate(bands):

@@ -26,8 +26,9 @@ class Present:
     def _now(self) -> int:
         """The present revision, known from here on."""
         revision = self._history.revision()
-        if revision in self._known:
-            return revision
+        with self._lock:
+            if revision in self._known:
+                return revision
         state: State = self._history.state()
         found = pickle.dumps(state.document), read_site(state.document, self._names())
         with self._lock:
@@ -41,15 +42,16 @@ class Present:
         revision = self._now()
         if based_on is not None and based_on != revision:
             raise StaleError(based_on, revision)
-        return self._with(revision, patch)
+        return self._with(revision, patch, revision)
 
     def asked(self, patch: Patch | None, of: int) -> Site:
         """The site that a question is about: the present one, or one of a few steps ago. Raises StaleError."""
-        revision = self._now()
-        if of not in self._known:
-            raise StaleError(of, revision)
-        return self._with(of, patch)
+        return self._with(of, patch, self._now())
 
-    def _with(self, revision: int, patch: Patch | None) -> Site:
-        packed, site = self._known[revision]
+    def _with(self, revision: int, patch: Patch | None, now: int) -> Site:
+        with self._lock:
+            known = self._known.get(revision)
+        if known is None:
+            raise StaleError(revision, now)
+        packed, site = known
         return read_site(patched(pickle.loads(packed), patch, len(packed)), self._names()) if patch else site

@@ -3,9 +3,10 @@
 from ...document import Block
 from ..declarations import Declarations
 from ..escape import html_attribute, html_words
+from ..layers import layer_elements
 from ..lettering import lettering_declarations
 from ..pictures import Emission
-from ..visible import display, ever_visible
+from ..visible import display
 from ._context import BlockContext
 
 
@@ -44,9 +45,7 @@ def _plate(block: Block) -> str:
     """A plate lies inside its words' element, so it is made of what may stand among words."""
     if block.plate is None or block.heard:
         return ""
-    shown = (x for x in block.plate.backdrop.layers if ever_visible(x))
-    layers = "".join(f'<span class="gf-layer gf-{x.id}"></span>' for x in shown)
-    return f'<span class="gf-behind" aria-hidden="true">{layers}</span>'
+    return f'<span class="gf-behind" aria-hidden="true">{layer_elements(block.plate.backdrop.layers, "span")}</span>'
 
 
 def element(tag: str, block: Block, inner: str, kind: str = "", attributes: str = "") -> str:

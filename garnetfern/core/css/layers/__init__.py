@@ -7,6 +7,7 @@ what cannot be said there it notes in `ruling.left_out`. A kind that can move ot
 """
 
 import sys
+from collections.abc import Iterable
 from types import ModuleType
 
 from ...document import LAYER_KINDS, LayerBase, Site
@@ -16,6 +17,11 @@ from ._ruling import Background, Ruling
 
 EMITTERS: dict[str, ModuleType] = parts(sys.modules[__name__], LAYER_KINDS)
 """The module of every kind."""
+
+
+def layer_elements(layers: Iterable[LayerBase], tag: str = "div") -> str:
+    """The elements of those that are to be seen on some screen. Among words `tag` is a span."""
+    return "".join(f'<{tag} class="gf-layer gf-{x.id}"></{tag}>' for x in layers if x.seen_somewhere())
 
 
 def layer_declarations(layer: LayerBase, site: Site) -> Declarations:
@@ -40,4 +46,12 @@ def layer_backgrounds(layer: LayerBase, ruling: Ruling) -> list[Background]:
     return found
 
 
-__all__ = ["EMITTERS", "Background", "Ruling", "layer_backgrounds", "layer_declarations", "moving_css"]
+__all__ = [
+    "EMITTERS",
+    "Background",
+    "Ruling",
+    "layer_backgrounds",
+    "layer_declarations",
+    "layer_elements",
+    "moving_css",
+]
