@@ -15,7 +15,16 @@ TARGET = HOUSE / "docs" / "screenshots"
 SIZE = {"width": 1280, "height": 800}
 
 
+CARDS = "[...document.querySelectorAll('.stage')].every((card) => card.querySelector('img'))"
+
+
 def _settled(page: Page) -> None:
+    """Nothing changes any more, and every card of a build-up has its picture."""
+    # the page's own policies let nothing be evaluated in it again and again, as `wait_for_function` does
+    for _ in range(300):
+        if page.evaluate(CARDS):
+            break
+        page.wait_for_timeout(200)
     page.wait_for_timeout(1200)
 
 
