@@ -80,6 +80,41 @@
     if (!own && !overlay && !top?.closest(PRESSABLE)?.contains(e))
       found.push(`covered: ${name(e)} by ${name(top ?? document.body)}`);
   }
+  /** A select draws its own text and tells nobody that it is cut: each of its words is measured, beside its arrow. */
+  const pen = document.createElement("canvas").getContext("2d");
+  const ARROW = 16;
+  for (const e of document.querySelectorAll("select")) {
+    const style = getComputedStyle(e);
+    const inner =
+      e.clientWidth -
+      parseFloat(style.paddingLeft) -
+      parseFloat(style.paddingRight) -
+      (style.appearance === "none" ? 0 : ARROW);
+    pen.font = style.font;
+    if (shown(e))
+      for (const option of e.options)
+        if (pen.measureText(option.label).width > inner + 1 && !e.title)
+          found.push(`cut in its select: ${option.label}`);
+  }
+  /** What scrolls up and down alone must hold its content from side to side. */
+  for (const e of document.querySelectorAll("body *")) {
+    const style = getComputedStyle(e);
+    if (
+      !/(auto|scroll)/.test(style.overflowY) ||
+      !/(hidden|clip|auto|scroll)/.test(style.overflowX)
+    )
+      continue;
+    if (
+      e.scrollHeight > e.clientHeight + 1 &&
+      e.scrollWidth > e.clientWidth + 1 &&
+      e.clientWidth > 2 &&
+      shown(e) &&
+      !e.querySelector("table, [role=table]")
+    )
+      found.push(
+        `runs past its side by ${e.scrollWidth - e.clientWidth}: ${name(e)}`,
+      );
+  }
   for (const e of document.querySelectorAll("body *")) {
     if (!shown(e) || e.closest("[aria-hidden=true], svg, iframe, .sr-only"))
       continue;

@@ -4,6 +4,7 @@
   import Verdicts from './Verdicts.svelte';
   import { firstWords, joined, type Area } from '../state/tree';
   import { useBench } from '../state/context';
+  import { whole } from '../parts/whole';
 
   const { doc, selection } = useBench();
 
@@ -31,6 +32,7 @@
     <nav aria-label="Area" class="path">
       {#if pages.length > 1}
         <select
+          {@attach whole}
           class="pages"
           aria-label="Page"
           value={selection.page?.id}

@@ -7,6 +7,7 @@
   import ContrastLine from './ContrastLine.svelte';
   import { moveLayer } from './layers';
   import { measures } from './measures';
+  import { whole } from '../parts/whole';
 
   /** Called when a card was chosen. */
   let { opened }: { opened?: () => void } = $props();
@@ -73,6 +74,7 @@
       <label class="muted flex min-w-0 flex-wrap items-baseline gap-x-1">
         and the worst reading of
         <select
+          {@attach whole}
           class="follow"
           value={findings.lineBlock ?? ''}
           onchange={(e) => findings.follow(e.currentTarget.value || null)}

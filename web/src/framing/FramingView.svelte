@@ -10,6 +10,7 @@
   import { useBench } from '../state/context';
   import type { Values } from '../state/editor';
   import { put } from '../state/target';
+  import { whole } from '../parts/whole';
 
   const { doc, edits, findings, place, selection } = useBench();
 
@@ -74,6 +75,7 @@
       <h2 class="display-face text-head">Framing</h2>
       {#if choices.length > 0}
         <select
+          {@attach whole}
           class="field max-w-72"
           aria-label="Which picture"
           value={layer?.id ?? ''}

@@ -7,6 +7,7 @@
   import MendedPage from './MendedPage.svelte';
   import RemedyCard from './RemedyCard.svelte';
   import { useBench } from '../state/context';
+  import { whole } from '../parts/whole';
 
   /** How high it is at least, px. */
   let { least }: { least: number } = $props();
@@ -52,6 +53,7 @@
     <label class="muted">
       for
       <select
+        {@attach whole}
         class="words"
         value={block?.id}
         onchange={(e) => (ways.blockId = e.currentTarget.value)}

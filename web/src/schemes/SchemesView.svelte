@@ -9,6 +9,7 @@
   import TryFrame from './TryFrame.svelte';
   import { useBench } from '../state/context';
   import { given } from '../state/target';
+  import { whole } from '../parts/whole';
 
   const { doc, edits, notices, place, selection } = useBench();
 
@@ -129,6 +130,7 @@
   <section class="flex min-h-0 min-w-0 flex-col gap-2" aria-label="Tried on">
     <div class="flex min-h-[44px] flex-wrap items-end gap-x-4 gap-y-1">
       <select
+        {@attach whole}
         class="field"
         aria-label="Page to try it on"
         value={page}

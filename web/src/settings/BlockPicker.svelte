@@ -3,6 +3,7 @@
   import type { Block, Edit } from '../api/types';
   import Menu, { type Group } from '../parts/Menu.svelte';
   import { useBench } from '../state/context';
+  import { whole } from '../parts/whole';
 
   const { doc, edits, selection } = useBench();
 
@@ -52,6 +53,7 @@
 
 <div class="flex min-w-0 flex-1 items-center gap-2 pl-1">
   <select
+    {@attach whole}
     class="field min-w-0 flex-1 font-semibold"
     aria-label="Block of words"
     value={selection.block?.id}

@@ -43,8 +43,8 @@
   aria-valuenow={percent(spot[0])}
   aria-valuetext="{percent(spot[0])} % across, {percent(spot[1])} % down"
   title="The spot that stays in sight: drag it, or use the arrow keys"
-  style:width="{width}px"
-  style:height="{width / proportion}px"
+  style:width="min({width}px, 100%)"
+  style:aspect-ratio={proportion}
   style:background-image="url({picture})"
   {@attach pulling}
 >

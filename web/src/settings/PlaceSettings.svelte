@@ -40,7 +40,7 @@
 </script>
 
 <div class="flex flex-wrap items-center gap-x-2">
-  <span class="muted w-[52px] shrink-0 text-small">Place</span>
+  <span class="muted w-11 shrink-0 text-small">Place</span>
   <Anchors
     value={anchor}
     choose={([x, y]) => void keep({ position: at(x, y) }, `${layer.name} at ${x * 100} % ${y * 100} %`)}
@@ -87,7 +87,7 @@
   {#if place}
     <button
       type="button"
-      class="quiet act ml-[52px] text-small"
+      class="quiet act ml-11 text-small"
       onclick={() => void keep({ position: null }, `${layer.name} by its focal point`)}
       >Place it by its focal point</button
     >

@@ -9,11 +9,11 @@
   let { layer }: { layer: ImageLayer } = $props();
 
   type Style = NonNullable<ImageLayer['repeat']>[0];
-  const STYLES: { value: Style; name: string }[] = [
-    { value: 'no-repeat', name: 'once' },
-    { value: 'repeat', name: 'repeated' },
-    { value: 'space', name: 'whole, spaced' },
-    { value: 'round', name: 'whole, resized' },
+  const STYLES: { value: Style; name: string; note: string }[] = [
+    { value: 'no-repeat', name: 'once', note: 'it is shown once' },
+    { value: 'repeat', name: 'repeated', note: 'again and again, cut at the edges' },
+    { value: 'space', name: 'spaced', note: 'whole pictures, with space between them' },
+    { value: 'round', name: 'resized', note: 'whole pictures, resized until they fit' },
   ];
   const MOVES = [
     { value: 'scroll', name: 'moves with the page' },
@@ -30,12 +30,12 @@
 </script>
 
 <div class="flex items-center gap-2">
-  <span class="muted w-[52px] shrink-0 text-small">Tiles</span>
+  <span class="muted w-11 shrink-0 text-small">Tiles</span>
   {#each [0, 1] as const as axis (axis)}
     <select
-      class="field min-w-0 flex-1 text-small"
+      class="field min-w-0 flex-1 px-1 text-small"
       aria-label={axis ? 'Tiles downwards' : 'Tiles across'}
-      title={axis ? 'downwards' : 'across'}
+      title="{axis ? 'Downwards' : 'Across'}: {STYLES.find((s) => s.value === repeat[axis])?.note}"
       value={repeat[axis]}
       onchange={(e) => void tile(axis, e.currentTarget.value as Style)}
     >
@@ -46,7 +46,7 @@
   {/each}
 </div>
 <div class="flex items-center gap-2">
-  <span class="muted w-[52px] shrink-0 text-small">Scroll</span>
+  <span class="muted w-11 shrink-0 text-small">Scroll</span>
   <select
     class="field min-w-0 flex-1 text-small"
     aria-label="When the page scrolls"

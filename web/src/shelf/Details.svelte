@@ -4,6 +4,7 @@
   import { weight } from './filter';
   import TileBench from './TileBench.svelte';
   import { useBench } from '../state/context';
+  import { whole } from '../parts/whole';
 
   type Props = {
     picture: Picture | null;
@@ -65,7 +66,7 @@
           {#each picture.uses as use (use.page + use.area + use.item)}<li>{use.words}</li>{/each}
         </ul>
         <div class="flex gap-2 pt-2">
-          <select class="field min-w-0 flex-1" aria-label="Replace with" bind:value={other}>
+          <select {@attach whole} class="field min-w-0 flex-1" aria-label="Replace with" bind:value={other}>
             <option value="">Everywhere instead of it …</option>
             {#each others as p (p.asset)}<option value={p.asset}>{p.name}</option>{/each}
           </select>

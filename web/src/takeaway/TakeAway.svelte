@@ -6,6 +6,7 @@
   import Copies from './Copies.svelte';
   import Weights from './Weights.svelte';
   import { useBench } from '../state/context';
+  import { whole } from '../parts/whole';
 
   const { doc, edits, notices, selection } = useBench();
 
@@ -77,6 +78,7 @@
       <label>
         <span class="muted block pb-0.5 text-small">Area</span>
         <select
+          {@attach whole}
           class="field"
           value={selection.area?.id}
           onchange={(e) => selection.choose(e.currentTarget.value)}

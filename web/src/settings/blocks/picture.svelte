@@ -4,6 +4,7 @@
   import Field from '../../parts/Field.svelte';
   import { editorOf } from '../../state/editor';
   import { useBench } from '../../state/context';
+  import { whole } from '../../parts/whole';
 
   let { block }: { block: Block } = $props();
   const { doc } = useBench();
@@ -15,6 +16,7 @@
     <label class="min-w-0">
       <span class="muted block pb-0.5 text-small">Picture</span>
       <select
+        {@attach whole}
         class="field w-full"
         value={block.asset}
         onchange={(e) => void to.keep({ asset: e.currentTarget.value }, 'Another picture')}
@@ -26,6 +28,7 @@
     <label class="min-w-0">
       <span class="muted block pb-0.5 text-small">Cut for</span>
       <select
+        {@attach whole}
         class="field w-full"
         value={block.slot ?? ''}
         onchange={(e) => void to.keep({ slot: e.currentTarget.value || null }, 'Another slot')}

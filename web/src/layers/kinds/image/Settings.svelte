@@ -62,7 +62,7 @@
 
 <div class="flex gap-4">
   {#if asset}
-    <div class="flex w-[168px] shrink-0 flex-col gap-1">
+    <div class="flex max-w-[168px] min-w-[128px] shrink-0 basis-1/3 flex-col gap-1">
       <FocalPad
         picture="/thumbs/{asset.hash.slice(0, 10)}"
         proportion={asset.width / asset.height}
@@ -111,7 +111,7 @@
             <Differs item={layer} fields={['size', 'width', 'height', 'crop']} />
           </div>
           {#if own.size === 'own'}
-            <div class="flex items-center gap-2 pl-[60px]">
+            <div class="flex items-center gap-2 pl-[52px]">
               {#each ['width', 'height'] as const as name (name)}
                 <LengthField
                   label={name === 'width' ? 'Own width' : 'Own height'}
