@@ -127,11 +127,11 @@ it('cards of the build-up fill a strip and stay large enough to be seen', () => 
       fc.integer({ min: 180, max: 460 }),
       (n, w, h) => {
         const { card, step, picture, line } = measures(n, w, h);
-        expect(card).toBeGreaterThanOrEqual(122);
+        expect(card).toBeGreaterThanOrEqual(96);
         expect(step).toBeGreaterThan(card);
         expect(picture).toBeGreaterThanOrEqual(56);
         expect(line).toBeGreaterThanOrEqual(56);
-        if (card > 122) expect(n * step).toBeLessThanOrEqual(w);
+        if (card > 96) expect(n * step).toBeLessThanOrEqual(w);
       },
     ),
   );

@@ -5,7 +5,7 @@ const HEAD = 62;
 /** Strength, name and the space between, under a card's picture. */
 const FOOT = 46;
 const LINE = { least: 56, most: 180 };
-const CARD = { least: 122, most: 320 };
+const CARD = { least: 96, most: 320 };
 const GAP = 22;
 /** What stands beside the cards: the strip's own edges, and what is required at the end of the line. */
 const MARGINS = 104;
