@@ -3,8 +3,8 @@
 Sizes are in bytes, times in seconds, sides in px, unless the name says otherwise.
 """
 
-KB = 1024
-MB = 1024 * KB
+KB = 1000
+MB = 1000 * KB
 
 # requests
 JSON_BODY = 4 * MB

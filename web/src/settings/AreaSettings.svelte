@@ -19,6 +19,7 @@
     { id: 'base', name: 'Base and picture' },
     { id: 'size', name: 'Size and space' },
   ] as const;
+  const pictured = $derived(selection.layers.some((l) => doc.framed(l)));
   const tab = $derived(TABS.find((t) => t.id === place.tab)?.id ?? 'base');
   const width = (text: string) => (text.trim() === '' || text.trim() === 'all' ? null : text);
   const views = $derived(
@@ -44,13 +45,16 @@
         keep={(colour) => edits.keep(baseChange(to.target, colour, sight.pointed), `Base in ${colour}`)}
       />
       <p class="muted text-small">
-        {area?.backdrop.base ? '' : 'No base colour: what lies below shows through. '}Visitors see it while
-        the picture loads, and if it never does.
+        {area?.backdrop.base ? '' : 'No base colour: what lies below shows through.'}
+        {area?.backdrop.base && pictured
+          ? 'Visitors see it while the picture loads, and if it never does.'
+          : ''}
         {#if area?.backdrop.base && area.kind !== 'page'}
           <button
             type="button"
             class="act cursor-pointer"
-            onclick={() => void to.keep({ 'backdrop/base': null }, 'No base colour')}>Without</button
+            onclick={() => void to.keep({ 'backdrop/base': null }, 'No base colour')}
+            >Take the base colour away</button
           >
         {/if}
       </p>
@@ -67,7 +71,7 @@
           >Give it a height of {cure.height}</button
         >
       {/if}
-      {#if !selection.layers.some((l) => doc.framed(l))}
+      {#if !pictured}
         <div class="flex items-center gap-3">
           <span class="muted whitespace-nowrap">No picture yet:</span><PictureChooser />
         </div>

@@ -1,7 +1,7 @@
 <script lang="ts">
   /** One picture: its facts, where it is used, and what can be done with it. */
   import type { Picture } from '../api/types';
-  import { weight } from './filter';
+  import { weight } from '../parts/weight';
   import TileBench from './TileBench.svelte';
   import { useBench } from '../state/context';
   import { whole } from '../parts/whole';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Picture } from '../api/types';
-  import { weight } from './filter';
+  import { weight } from '../parts/weight';
 
   type Props = { pictures: Picture[]; chosen: string | null; choose: (asset: string) => void };
   let { pictures, chosen, choose }: Props = $props();

@@ -34,10 +34,3 @@ export function filtered(pictures: Picture[], { word, colour, shape, mood }: Fil
     );
   });
 }
-
-/** A weight in words. */
-export function weight(bytes: number): string {
-  return bytes < 1_000_000
-    ? `${Math.max(1, Math.round(bytes / 1000))} kB`
-    : `${(bytes / 1_000_000).toFixed(1)} MB`;
-}

@@ -5,6 +5,7 @@
   import type { BundleFile } from '../api/types';
   import Progress from '../parts/Progress.svelte';
   import { useBench } from '../state/context';
+  import { weight } from '../parts/weight';
 
   let { save }: { save: (path: string, name: string) => Promise<void> } = $props();
   const { doc, work } = useBench();
@@ -16,8 +17,7 @@
     if (revision !== null) untrack(() => void work.pack(revision));
   });
 
-  const kilobytes = (bytes: number) => `${Math.ceil(bytes / 1024)} kB`;
-  const weight = (files: BundleFile[]) => kilobytes(files.reduce((sum, f) => sum + f.bytes, 0));
+  const together = (files: BundleFile[]) => weight(files.reduce((sum, f) => sum + f.bytes, 0));
 
   async function download(): Promise<void> {
     await work.pack(doc.revision);
@@ -36,7 +36,7 @@
     type="button"
     class="btn btn-primary h-[32px] min-h-0"
     disabled={packing.share !== null}
-    onclick={() => void download()}>Download the bundle{packed ? `, ${kilobytes(packed.bytes)}` : ''}</button
+    onclick={() => void download()}>Download the bundle{packed ? `, ${weight(packed.bytes)}` : ''}</button
   >
   <div class="mt-1 min-h-[32px] content-center">
     {#if packing.share !== null}
@@ -48,13 +48,15 @@
       />
     {:else if packed}
       <details>
-        <summary class="cursor-pointer">{packed.files.length} files, {weight(packed.files)} unpacked</summary>
+        <summary class="cursor-pointer"
+          >{packed.files.length} files, {together(packed.files)} unpacked</summary
+        >
         <table class="mt-1 w-full text-small">
           <tbody>
             {#each packed.files as file (file.name)}
               <tr class="border-t border-base-300">
                 <td class="max-w-0 truncate py-0.5" title={file.name}>{file.name}</td>
-                <td class="w-20 text-right whitespace-nowrap">{kilobytes(file.bytes)}</td>
+                <td class="w-20 text-right whitespace-nowrap">{weight(file.bytes)}</td>
               </tr>
             {/each}
           </tbody>

@@ -8,6 +8,7 @@
   import NumberField from '../parts/NumberField.svelte';
   import { alter } from '../state/target';
   import { useBench } from '../state/context';
+  import { weight } from '../parts/weight';
 
   const { doc, edits, notices, work } = useBench();
 
@@ -15,7 +16,6 @@
   const job = $derived(work.job);
   const open = $derived(work.open);
   const budget = $derived({ phone: 180, desktop: 350, ...doc.site?.budget });
-  const kB = (bytes: number) => `${Math.round(bytes / 1000)} kB`;
 
   async function look(): Promise<void> {
     try {
@@ -105,13 +105,14 @@
           <tr
             class="border-t border-base-300"
             title={row.files
-              .map((f) => `${f.kind} ${kB(f.bytes)}, quality ${f.quality}, SSIM ${f.ssim}`)
+              .map((f) => `${f.kind} ${weight(f.bytes)}, quality ${f.quality}, SSIM ${f.ssim}`)
               .join('; ')}
           >
             <td class="max-w-0 truncate py-0.5">{row.name}</td>
             <td class="w-14">{row.width}</td>
             <td class="w-24 whitespace-nowrap" class:over={first && !first.fits}
-              >{first ? `${kB(first.bytes)} ${first.kind}` : `of ${kB(row.budget)}`}{first && !first.fits
+              >{first ? `${weight(first.bytes)} ${first.kind}` : `of ${weight(row.budget)}`}{first &&
+              !first.fits
                 ? ' (over)'
                 : ''}</td
             >

@@ -14,6 +14,7 @@
   import PlaceSettings from '../../../settings/PlaceSettings.svelte';
   import TileSettings from '../../../settings/TileSettings.svelte';
   import Tabs from '../../../parts/Tabs.svelte';
+  import { weight } from '../../../parts/weight';
   import UploadList from '../../../settings/UploadList.svelte';
   import { useBench } from '../../../state/context';
 
@@ -71,7 +72,7 @@
         show={(spot) => show({ focal: spot, position: null })}
         keep={(spot) => keep({ focal: spot, position: null }, `Focal point of ${layer.name}`)}
       />
-      <p class="muted text-small">{asset.width} × {asset.height} px, {(asset.bytes / 1024).toFixed(0)} kB</p>
+      <p class="muted text-small">{asset.width} × {asset.height} px, {weight(asset.bytes)}</p>
       <label
         class="flex cursor-pointer items-center gap-1.5 text-small"
         title="Words in the picture itself. They are not measured; say what they say for those who cannot see them."
