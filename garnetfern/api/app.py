@@ -15,15 +15,16 @@ from starlette.middleware.gzip import DEFAULT_EXCLUDED_CONTENT_TYPES, GZipMiddle
 
 from .. import __version__
 from ..core.cache import Cache
-from ..core.css import EmittedPage
+from ..core.css import EmittedPage, EmittedRule
 from ..core.css.escape import style_text
 from ..core.document import pointed_at
 from ..fonts import FOLDER as FONTS
-from ..service.views.build_up import BuildUp
-from ..service.views.check import check_page, verdict
+from ..service.views.build_up import BuildUp, BuildUpView
+from ..service.views.check import ReadingsView, check_page, verdict
 from ..service.views.every_situation import page_met
-from ..service.views.overlay import overlay_remedy
+from ..service.views.overlay import OverlayView, overlay_remedy
 from ..service.workspace.studio import Studio
+from . import asked as a
 from . import errors
 from . import models as m
 from .answers import FOREVER, FRESH, problem_of, taken
@@ -56,7 +57,7 @@ def document_routes(studio: Studio, versions: Versions) -> APIRouter:
         return {
             "version": __version__,
             "revision": studio.history.revision(),
-            "cache": {"bytes": cache.size, "most": cache.most, "kinds": [asdict(kind) for kind in cache.facts()]},
+            "cache": {"bytes": cache.size, "most": cache.most, "kinds": cache.facts()},
         }
 
     @api.get("/state", response_model=m.StateView)
@@ -64,19 +65,19 @@ def document_routes(studio: Studio, versions: Versions) -> APIRouter:
         return asdict(studio.state())
 
     @api.post("/change", response_model=m.StepView)
-    def change(body: m.KeptChange) -> Any:
+    def change(body: a.KeptChange) -> Any:
         return taken(studio, body.revision, studio.change, body.revision, body.patch, body.label)
 
     @api.post("/undo", response_model=m.StepView)
-    def undo(body: m.Change) -> Any:
+    def undo(body: a.Change) -> Any:
         return taken(studio, body.revision, studio.undo, body.revision)
 
     @api.post("/redo", response_model=m.StepView)
-    def redo(body: m.Change) -> Any:
+    def redo(body: a.Change) -> Any:
         return taken(studio, body.revision, studio.redo, body.revision)
 
     @api.post("/live", response_model=m.Live)
-    def live(body: m.AskedLive, have: Have = None) -> Any:
+    def live(body: a.AskedLive, have: Have = None) -> Any:
         with studio.manners.hurry():
             site = studio.asked(body.patch, body.revision)
             found = studio.page(site, body.page)
@@ -96,15 +97,15 @@ def computing_routes(studio: Studio, versions: Versions) -> APIRouter:
     """Readings, the build-up, remedies, and the rule."""
     api = APIRouter(prefix="/api", responses={**problem_of(409), **problem_of(422), **problem_of(404)})
 
-    @api.post("/readings", response_model=m.ReadingsView)
-    def readings(body: m.Asked, have: Have = None) -> Any:
+    @api.post("/readings", response_model=ReadingsView)
+    def readings(body: a.Asked, have: Have = None) -> Any:
         with studio.manners.hurry():
             site = studio.asked(body.patch, body.revision)
             found = check_page(studio.reader, site, studio.page(site, body.page))
             return versions.answer({"readings": found, **verdict(site, found)}, have)
 
-    @api.post("/build-up", response_model=m.BuildUpView)
-    def build_up(body: m.AskedBuildUp, window: Window = "", have: Have = None) -> Any:
+    @api.post("/build-up", response_model=BuildUpView)
+    def build_up(body: a.AskedBuildUp, window: Window = "", have: Have = None) -> Any:
         site = studio.asked(body.patch, body.revision)
         page = studio.page(site, body.page)
         area, reader = studio.area(page, body.area), studio.polite("build-up", window)
@@ -112,20 +113,19 @@ def computing_routes(studio: Studio, versions: Versions) -> APIRouter:
         found = studio.remembered("build-up", site, of, lambda: BuildUp(reader, site, page, area).cards(body.block))
         return versions.answer(found, have)
 
-    @api.post("/overlay", response_model=m.OverlayView)
-    def overlay(body: m.AskedLayer, window: Window = "") -> Any:
+    @api.post("/overlay", response_model=OverlayView)
+    def overlay(body: a.AskedLayer, window: Window = "") -> Any:
         site = studio.asked(body.patch, body.revision)
         page = studio.page(site, body.page)
         area, reader = studio.area(page, body.area), studio.polite("overlay", window)
         of = (body.page, body.area, body.layer)
         return studio.remembered("overlay", site, of, lambda: overlay_remedy(reader, site, page, area, body.layer))
 
-    @api.get("/rule", response_model=m.RuleView)
+    @api.get("/rule", response_model=EmittedRule)
     def rule(page: str, area: str, selector: Annotated[str, Query(max_length=200)] = ".banner") -> Any:
         site = studio.site()
         whole = studio.page(site, page)
-        found = studio.rule(site, whole, studio.area(whole, area), selector)
-        return {"css": found.css, "left_out": list(found.left_out)}
+        return studio.rule(site, whole, studio.area(whole, area), selector)
 
     @api.get("/fonts", response_model=list[m.FontView])
     def fonts() -> Any:

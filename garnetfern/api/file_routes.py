@@ -1,7 +1,6 @@
 """Routes about files: pictures in, bundles and site files out and in, daily copies."""
 
-from collections.abc import Callable
-from dataclasses import asdict
+from collections.abc import Callable, Mapping
 from typing import Annotated, Any
 
 from fastapi import APIRouter, Query, Request
@@ -12,7 +11,8 @@ from ..core.limits import PICTURE, SITE_FILE
 from ..core.telling import Told
 from ..service.runtime.told import told_lines
 from ..service.workspace.studio import Studio
-from ..store import State
+from ..store import Copy, State
+from . import asked as a
 from . import models as m
 from .answers import download, problem_of, taken
 from .lines import found_line, streamed
@@ -31,12 +31,12 @@ def file_routes(studio: Studio) -> APIRouter:
         asset, healed = await run_in_threadpool(studio.take_picture, data, name)
         return {"asset": asset, "healed": healed}
 
-    @api.get("/copies", response_model=list[m.CopyView])
+    @api.get("/copies", response_model=list[Copy])
     def copies() -> Any:
-        return [asdict(copy) for copy in studio.copies()]
+        return studio.copies()
 
     @api.post("/copies/bring-back", response_model=m.StepView)
-    def bring_back(body: m.AskedCopy) -> Any:
+    def bring_back(body: a.AskedCopy) -> Any:
         return taken(studio, body.revision, studio.bring_back, body.revision, body.day)
 
     @api.post("/packing", response_model=m.PackingLines)
@@ -44,7 +44,7 @@ def file_routes(studio: Studio) -> APIRouter:
         """Pack the bundle, line by line; it is fetched by its number then."""
         site = studio.site()
 
-        def work(told: Told) -> dict[str, Any]:
+        def work(told: Told) -> Mapping[str, Any]:
             packed = studio.packing.pack(site, told)
             files = [{"name": name, "bytes": weight} for name, weight in packed.weights.items()]
             return found_line({"number": packed.number, "bytes": len(packed.data), "files": files})

@@ -2,7 +2,7 @@
 
 import json
 import logging
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 from typing import Any
 
 from fastapi.responses import StreamingResponse
@@ -15,7 +15,7 @@ LINES = "application/x-ndjson"
 log = logging.getLogger("garnetfern")
 
 
-def _lines(found: Iterator[dict[str, Any]]) -> Iterator[str]:
+def _lines(found: Iterator[Mapping[str, Any]]) -> Iterator[str]:
     """One JSON object a line; an error on the way is the last of them."""
     try:
         for line in found:
@@ -28,11 +28,11 @@ def _lines(found: Iterator[dict[str, Any]]) -> Iterator[str]:
         yield json.dumps({"kind": "problem", "status": 500, "message": message}) + "\n"
 
 
-def found_line(found: dict[str, Any]) -> dict[str, Any]:
+def found_line(found: Mapping[str, Any]) -> Mapping[str, Any]:
     """The line that an answer ends with."""
     return {"kind": "found", "found": found}
 
 
-def streamed(found: Iterator[dict[str, Any]]) -> StreamingResponse:
+def streamed(found: Iterator[Mapping[str, Any]]) -> StreamingResponse:
     """The answer, sent while it is found."""
     return StreamingResponse(_lines(found), media_type=LINES, headers=FRESH)

@@ -1,19 +1,28 @@
 """Routes about the library, colours, blending and schemes."""
 
-from dataclasses import asdict
 from typing import Annotated, Any
 
 from fastapi import APIRouter, Query
 from fastapi.responses import JSONResponse
 
 from ..core.colour.notations import read_colour
-from ..service.kinds.layers import kinds, offered
-from ..service.views.blends import blend_looks
-from ..service.views.colours import colour_view, notations_view, picture_colours, scheme_of, scheme_view, schemes_view
-from ..service.views.library import library
+from ..service.kinds.layers import OffersView, offered
+from ..service.views.blends import BlendLooks, blend_looks
+from ..service.views.colours import (
+    ColourView,
+    SchemeCard,
+    SchemeTried,
+    SpotView,
+    colour_view,
+    notations_view,
+    picture_colours,
+    scheme_of,
+    scheme_view,
+    schemes_view,
+)
+from ..service.views.library import Library, library
 from ..service.workspace.studio import Studio
-from . import look_models as k
-from . import models as m
+from . import asked as a
 from .answers import problem_of
 from .versions import Window
 
@@ -22,44 +31,43 @@ def look_routes(studio: Studio) -> APIRouter:
     """The library, colours, blend modes, schemes."""
     api = APIRouter(prefix="/api", responses={**problem_of(409), **problem_of(422), **problem_of(404)})
 
-    @api.get("/library", response_model=k.Library)
+    @api.get("/library", response_model=Library)
     def whole_library() -> Any:
         return library()
 
-    @api.get("/offers", response_model=list[k.OffersView])
+    @api.get("/offers", response_model=list[OffersView])
     def offers(page: Annotated[str, Query(max_length=40)]) -> Any:
         site = studio.site()
-        found = offered(site, studio.page(site, page))
-        return [{**kind, "offers": [asdict(offer) for offer in found[kind["kind"]]]} for kind in kinds()]
+        return offered(site, studio.page(site, page))
 
-    @api.post("/blends", response_model=k.BlendLooks)
-    def blends(body: m.AskedLayer, window: Window = "") -> Any:
+    @api.post("/blends", response_model=BlendLooks)
+    def blends(body: a.AskedLayer, window: Window = "") -> Any:
         site = studio.asked(body.patch, body.revision)
         page = studio.page(site, body.page)
         area = studio.area(page, body.area)
         return JSONResponse(blend_looks(studio.polite("blends", window), site, page, area, body.layer))
 
-    @api.get("/colour", response_model=k.ColourView)
+    @api.get("/colour", response_model=ColourView)
     def colour(text: Annotated[str, Query(max_length=80)]) -> Any:
         return notations_view(read_colour(text))
 
-    @api.post("/colour-at", response_model=k.SpotView)
-    def colour_at(body: k.AskedSpot) -> Any:
+    @api.post("/colour-at", response_model=SpotView)
+    def colour_at(body: a.AskedSpot) -> Any:
         site = studio.asked(body.patch, body.revision)
         return colour_view(studio.reader, site, studio.page(site, body.page), body.screen, body.x, body.y)
 
     @api.post("/picture-colours", response_model=list[str])
-    def colours_of_pictures(body: m.AskedArea) -> Any:
+    def colours_of_pictures(body: a.AskedArea) -> Any:
         site = studio.asked(body.patch, body.revision)
         page = studio.page(site, body.page)
         return picture_colours(site, page, studio.area(page, body.area), studio.looks)
 
-    @api.get("/schemes", response_model=list[k.SchemeCard])
+    @api.get("/schemes", response_model=list[SchemeCard])
     def schemes() -> Any:
         return schemes_view(studio.site())
 
-    @api.post("/scheme", response_model=k.SchemeTried)
-    def scheme(body: k.AskedScheme) -> Any:
+    @api.post("/scheme", response_model=SchemeTried)
+    def scheme(body: a.AskedScheme) -> Any:
         site = studio.asked(None, body.revision)
         return scheme_view(site, scheme_of(site, studio.looks, body.which), body.turn, body.strength)
 

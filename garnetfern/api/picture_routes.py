@@ -8,14 +8,16 @@ from fastapi.responses import Response
 
 from ..core.errors import NotFoundError
 from ..service.files.cuts import cut_file, mended
-from ..service.files.stock import search_stock, stock_thumb
-from ..service.views.areas import area_views
-from ..service.views.framing import framing
-from ..service.views.shelf import crop_facts, shelf_view, slot_view
-from ..service.views.weights import weights
+from ..service.files.stock import StockView, search_stock, stock_thumb
+from ..service.views.areas import ScreenAreas, area_views
+from ..service.views.framing import FramingView, framing
+from ..service.views.seams import MendView, mend_view
+from ..service.views.shelf import CropFacts, PictureView, SlotView, crop_facts, shelf_view, slot_view
+from ..service.views.weights import WeightsView, weights
 from ..service.workspace.studio import Studio
+from ..store import JobState
+from . import asked as a
 from . import models as m
-from . import picture_models as p
 from .answers import FOREVER, download, problem_of
 from .versions import Have, Versions
 
@@ -31,18 +33,18 @@ def area_routes(studio: Studio, versions: Versions) -> APIRouter:
     """Edits, areas and framing."""
     api = APIRouter(prefix="/api", responses={**problem_of(409), **problem_of(422), **problem_of(404)})
 
-    @api.post("/edit", response_model=p.EditedView)
-    def edit(body: p.AskedEdit) -> Any:
+    @api.post("/edit", response_model=m.EditedView)
+    def edit(body: a.AskedEdit) -> Any:
         state, chosen = studio.edit(body.revision, body.edit)
         return {"step": asdict(studio.step(state, body.revision)), "chosen": chosen}
 
-    @api.post("/areas", response_model=list[p.ScreenAreas])
-    def areas(body: m.Asked, have: Have = None) -> Any:
+    @api.post("/areas", response_model=list[ScreenAreas])
+    def areas(body: a.Asked, have: Have = None) -> Any:
         site = studio.asked(body.patch, body.revision)
         return versions.answer(area_views(site, studio.page(site, body.page), studio.fonts), have)
 
-    @api.post("/framing", response_model=p.FramingView)
-    def frames(body: m.AskedLayer, have: Have = None) -> Any:
+    @api.post("/framing", response_model=FramingView)
+    def frames(body: a.AskedLayer, have: Have = None) -> Any:
         site = studio.asked(body.patch, body.revision)
         page = studio.page(site, body.page)
         return versions.answer(framing(site, page, body.area, body.layer, studio.looks, studio.fonts), have)
@@ -54,11 +56,11 @@ def shelf_routes(studio: Studio) -> APIRouter:
     """The shelf, stock, mending and slots."""
     api = APIRouter(prefix="/api", responses={**problem_of(422), **problem_of(404)})
 
-    @api.get("/shelf", response_model=list[p.PictureView])
+    @api.get("/shelf", response_model=list[PictureView])
     def shelf() -> Any:
         return shelf_view(studio.site(), studio.looks, studio.pictures.intact)
 
-    @api.get("/stock", response_model=list[p.StockView])
+    @api.get("/stock", response_model=list[StockView])
     def stock(word: str = "", colour: str = "", shape: str = "") -> Any:
         return search_stock(word, colour, shape)
 
@@ -70,18 +72,14 @@ def shelf_routes(studio: Studio) -> APIRouter:
     def small(name: str) -> Response:
         return Response(stock_thumb(name), media_type="image/webp", headers=FOREVER)
 
-    @api.post("/mend/facts", response_model=p.MendView)
-    def mend_facts(body: p.AskedMend) -> Any:
+    @api.post("/mend/facts", response_model=MendView)
+    def mend_facts(body: a.AskedMend) -> Any:
         asset = _asset(studio, body.asset)
         data, before, after = mended(studio.room, studio.pictures.original, asset, body.way)
-        twice = 2 if body.way == "mirror" else 1
-        width = asset.width * (twice if before.across.shows else 1)
-        height = asset.height * (twice if before.down.shows else 1)
-        found = {"before": asdict(before), "after": asdict(after), "bytes": len(data)}
-        return {**found, "width": width, "height": height}
+        return mend_view(asset, body.way, len(data), before, after)
 
     @api.post("/mend", response_model=m.Picked)
-    def mend(body: p.AskedMend) -> Any:
+    def mend(body: a.AskedMend) -> Any:
         asset = _asset(studio, body.asset)
         data, _, _ = mended(studio.room, studio.pictures.original, asset, body.way)
         return {"asset": studio.add_picture(data, f"{asset.title}, mended.png", asset.credit)}
@@ -91,15 +89,15 @@ def shelf_routes(studio: Studio) -> APIRouter:
         data, _, _ = mended(studio.room, studio.pictures.original, _asset(studio, asset), way)
         return Response(data, media_type="image/png")
 
-    @api.post("/slot", response_model=p.SlotView)
-    def slot(body: p.AskedSlot) -> Any:
+    @api.post("/slot", response_model=SlotView)
+    def slot(body: a.AskedSlot) -> Any:
         site = studio.asked(body.patch, body.revision)
         if all(s.id != body.slot for s in site.slots):
             raise NotFoundError(f"There is no slot {body.slot!r} in this site.")
         return slot_view(site, body.slot)
 
-    @api.post("/crop", response_model=p.CropFacts)
-    def crop(body: p.AskedCrop) -> Any:
+    @api.post("/crop", response_model=CropFacts)
+    def crop(body: a.AskedCrop) -> Any:
         site = studio.asked(body.patch, body.revision)
         if all(s.id != body.slot for s in site.slots) or all(a.id != body.asset for a in site.assets):
             raise NotFoundError("There is no such slot or picture.")
@@ -118,20 +116,20 @@ def work_routes(studio: Studio) -> APIRouter:
     """Weights and long work."""
     api = APIRouter(prefix="/api", responses={**problem_of(422), **problem_of(404)})
 
-    @api.get("/weights", response_model=p.WeightsView)
+    @api.get("/weights", response_model=WeightsView)
     def weight() -> Any:
         return weights(studio.site(), studio.fonts, studio.fitting, studio.fitted)
 
-    @api.get("/work", response_model=list[p.JobView])
+    @api.get("/work", response_model=list[JobState])
     def work() -> Any:
-        return [asdict(job) for job in studio.jobs.list()]
+        return studio.jobs.list()
 
-    @api.post("/work", response_model=p.JobView)
-    def ask(body: p.AskedWork) -> Any:
-        return asdict(studio.ask_work(body.kind))
+    @api.post("/work", response_model=JobState)
+    def ask(body: a.AskedWork) -> Any:
+        return studio.ask_work(body.kind)
 
-    @api.post("/work/{job}/stop", response_model=p.JobView)
+    @api.post("/work/{job}/stop", response_model=JobState)
     def stop(job: int) -> Any:
-        return asdict(studio.jobs.stop(job))
+        return studio.jobs.stop(job)
 
     return api

@@ -11,8 +11,8 @@ from ..service.runtime.told import told_lines
 from ..service.views.every_situation import situations_view, width_view
 from ..service.views.ways_out import block_named, mend_page, ways_out
 from ..service.workspace.studio import Studio
+from . import asked as a
 from . import models as m
-from . import remedy_models as r
 from .answers import problem_of, taken
 from .lines import found_line, streamed
 from .uploads import read_body
@@ -26,14 +26,14 @@ def remedy_routes(studio: Studio) -> APIRouter:
     def colours(asset: Asset) -> tuple[str, ...]:
         return tuple(swatch.colour for swatch in studio.looks.of(asset.hash).look.colours)
 
-    @api.post("/situations", response_model=r.SituationLines)
-    def every_situation(body: m.Asked, window: Window = "") -> StreamingResponse:
+    @api.post("/situations", response_model=m.SituationLines)
+    def every_situation(body: a.Asked, window: Window = "") -> StreamingResponse:
         site = studio.asked(body.patch, body.revision)
         page, reader = studio.page(site, body.page), studio.polite("situations", window)
         return streamed(told_lines(lambda told: found_line(situations_view(reader, site, page, told))))
 
-    @api.post("/widths", response_model=r.WidthLines)
-    def widths(body: m.Asked, window: Window = "") -> StreamingResponse:
+    @api.post("/widths", response_model=m.WidthLines)
+    def widths(body: a.Asked, window: Window = "") -> StreamingResponse:
         site = studio.asked(body.patch, body.revision)
         page, reader = studio.page(site, body.page), studio.polite("widths", window)
         return streamed(told_lines(lambda told: found_line(width_view(reader, site, page, told))))
@@ -43,15 +43,15 @@ def remedy_routes(studio: Studio) -> APIRouter:
         data = await read_body(request, 64 * 1024, "The table of visits")
         return await run_in_threadpool(taken, studio, revision, studio.take_visits, data, revision)
 
-    @api.post("/remedies", response_model=r.RemedyLines)
-    def remedies(body: r.AskedWords, window: Window = "") -> StreamingResponse:
+    @api.post("/remedies", response_model=m.RemedyLines)
+    def remedies(body: a.AskedWords, window: Window = "") -> StreamingResponse:
         site = studio.asked(body.patch, body.revision)
         page = studio.page(site, body.page)
         block = block_named(page, body.block)
         return streamed(ways_out(studio.polite("remedies", window), site, page, block, colours))
 
-    @api.post("/mend-page", response_model=r.MendLines)
-    def mend_whole(body: m.Asked, window: Window = "") -> StreamingResponse:
+    @api.post("/mend-page", response_model=m.MendLines)
+    def mend_whole(body: a.Asked, window: Window = "") -> StreamingResponse:
         site = studio.asked(body.patch, body.revision)
         return streamed(mend_page(studio.polite("remedies", window), site, studio.page(site, body.page), colours))
 

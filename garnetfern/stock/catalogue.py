@@ -10,6 +10,7 @@ from pathlib import Path
 import cv2
 import numpy as np
 from PIL import Image
+from typing_extensions import TypedDict
 
 from .brush import Canvas, frond, glow, grain, haze, panes, rgb, slope, softened
 
@@ -176,8 +177,16 @@ def draw_stock(name: str) -> bytes:
     return out.getvalue()
 
 
+class StockFacts(TypedDict):
+    """The main colours of a picture on offer, their names, and whether it is calm or busy."""
+
+    colours: list[str]
+    names: list[str]
+    mood: str
+
+
 @lru_cache(maxsize=1)
-def stock_facts() -> dict[str, dict[str, list[str]]]:
+def stock_facts() -> dict[str, StockFacts]:
     """Main colours and their names by picture, written by scripts/stock_thumbs.py beside the small pictures."""
-    found: dict[str, dict[str, list[str]]] = json.loads((THUMBS / "facts.json").read_text())
+    found: dict[str, StockFacts] = json.loads((THUMBS / "facts.json").read_text())
     return found

@@ -2,6 +2,7 @@
 
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass
+from typing import Literal, cast
 
 from ..core.errors import NotFoundError
 from .migrations import now
@@ -10,13 +11,16 @@ from .tables import Job, Tables
 OPEN = ("waiting", "running", "stopping")
 
 
+Standing = Literal["waiting", "running", "stopping", "stopped", "done", "failed"]
+
+
 @dataclass(frozen=True)
 class JobState:
     """Where a piece of work stands: `done` of `total` steps, and a message for the owner."""
 
     id: int
     kind: str
-    state: str
+    state: Standing
     done: int
     total: int
     message: str
@@ -24,7 +28,7 @@ class JobState:
 
 
 def _state(row: Job) -> JobState:
-    return JobState(row.id, row.kind, row.state, row.done, row.total, row.message, row.made)
+    return JobState(row.id, row.kind, cast(Standing, row.state), row.done, row.total, row.message, row.made)
 
 
 class Jobs:

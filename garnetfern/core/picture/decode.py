@@ -72,7 +72,9 @@ def _opened(data: bytes, name: str) -> tuple[PictureType, Image.Image]:
     if not data:
         raise PictureError(f"{name} is empty (0 bytes). {KINDS}. Nothing was changed.")
     if len(data) > MAX_BYTES:
-        raise PictureError(f"{name} has {len(data) / limits.MB:.1f} MB; pictures have 50 MB at the most. Nothing was changed.")
+        raise PictureError(
+            f"{name} has {len(data) / limits.MB:.1f} MB; pictures have 50 MB at the most. Nothing was changed."
+        )
     kind = sniff(data)
     if kind is None:
         raise PictureError(f"{name} is not a picture of a known kind, whatever its name says. {KINDS}.")

@@ -26,6 +26,7 @@ BUSY = 4.0
 """Mean fast deviation of L* below which a picture is calm, and above which it is busy."""
 
 Orientation = Literal["landscape", "portrait", "square"]
+Mood = Literal["calm", "mixed", "busy"]
 
 
 @dataclass(frozen=True)
@@ -46,7 +47,7 @@ class Look:
     detail: tuple[tuple[float, ...], ...]
 
     @property
-    def mood(self) -> str:
+    def mood(self) -> Mood:
         """Calm, mixed or busy."""
         return "calm" if self.busyness < CALM else "busy" if self.busyness > BUSY else "mixed"
 

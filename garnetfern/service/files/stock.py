@@ -1,15 +1,32 @@
 """Searching the stock-picture stand-in."""
 
-from typing import Any, Literal
+from typing import Literal
+
+from typing_extensions import TypedDict
 
 from ...core.errors import NotFoundError
-from ...core.picture.look import orientation
+from ...core.picture.look import Orientation, orientation
 from ...stock.catalogue import BY_ID, CATALOGUE, THUMBS, StockPicture, draw_stock, stock_facts
+
+
+class StockView(TypedDict):
+    """A picture on offer at the stock stand-in."""
+
+    id: str
+    title: str
+    width: int
+    height: int
+    orientation: Orientation
+    colours: list[str]
+    colour_names: list[str]
+    mood: str
+    credit: str
+
 
 Shape = Literal["landscape", "portrait", "square"]
 
 
-def _view(picture: StockPicture) -> dict[str, Any]:
+def _view(picture: StockPicture) -> StockView:
     facts = stock_facts()[picture.id]
     return {
         "id": picture.id,
@@ -24,7 +41,7 @@ def _view(picture: StockPicture) -> dict[str, Any]:
     }
 
 
-def search_stock(word: str = "", colour: str = "", shape: str = "") -> list[dict[str, Any]]:
+def search_stock(word: str = "", colour: str = "", shape: str = "") -> list[StockView]:
     """The pictures that have every word (or its beginning), a colour by its name, and a shape; all for nothing."""
     wanted = word.lower().split()
     found = []

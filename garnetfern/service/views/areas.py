@@ -1,6 +1,6 @@
 """The areas of a page on every screen: where they are, how much of each is to be seen, and why where it is nothing."""
 
-from typing import Any
+from typing_extensions import TypedDict
 
 from ...core.document import Area, Band, Block, Column, Join, Page, Screen, Site, page_on
 from ...core.draw.coverage import Seen, seen
@@ -9,7 +9,41 @@ from ...core.resolve.fonts import FontBook
 from ...core.resolve.lengths import Viewport
 from ...core.resolve.moment import Moment
 from ...core.resolve.page import resolve_page
-from ...core.resolve.records import AreaRecord, BandRecord, PageRecord
+from ...core.resolve.records import AreaRecord, PageRecord
+
+Sides = tuple[float, float, float, float]
+"""Left, top, width and height, px."""
+
+
+class CureView(TypedDict):
+    """A height that would make an area visible."""
+
+    area: str
+    height: str
+
+
+class AreaView(TypedDict):
+    """An area on a screen. `visible` and `base` are shares 0..1; `box` is None where it is not to be seen."""
+
+    area: str
+    name: str
+    box: Sides | None
+    visible: float
+    base: float
+    sentence: str
+    cure: CureView | None
+    outer: Sides | None
+    content: Sides | None
+
+
+class ScreenAreas(TypedDict):
+    """All areas of a page on a screen."""
+
+    screen: str
+    name: str
+    height: float
+    areas: list[AreaView]
+
 
 WIDE = Screen(id="wide-monitor", name="2560 px monitor", width=2560, height=1440, least=0, most=10_000)
 CURE = "320px"
@@ -43,7 +77,7 @@ def _page_sentence(found: Seen) -> str:
     return f"The page's own background shows in {_percent(found.visible)} of the page, {' and '.join(where)}."
 
 
-def _nothing(area: Area, screen: Screen, page: Page) -> tuple[str, dict[str, Any] | None]:
+def _nothing(area: Area, screen: Screen, page: Page) -> tuple[str, CureView | None]:
     """Why an area is not to be seen, and the cure as a value for its height."""
     if isinstance(area, Band):
         there = next(b for b in page_on(page, screen.id).bands if b.id == area.id)
@@ -70,21 +104,26 @@ def _sentence(page: Page, area: Area, found: Seen) -> str:
     return f"{_percent(found.visible)} of it is to be seen; covered by {names}."
 
 
-def _box(box: Box) -> list[float]:
-    return [round(v, 3) for v in (box.x, box.y, box.width, box.height)]
+def _box(box: Box) -> Sides:
+    return round(box.x, 3), round(box.y, 3), round(box.width, 3), round(box.height, 3)
 
 
-def _spaces(record: BandRecord) -> dict[str, list[float]]:
-    return {"outer": _box(record.outer), "content": _box(record.content)}
-
-
-def _view(page: Page, screen: Screen, record: PageRecord, found: dict[str, Seen]) -> list[dict[str, Any]]:
+def _view(page: Page, screen: Screen, record: PageRecord, found: dict[str, Seen]) -> list[AreaView]:
     by_id: dict[str, AreaRecord] = {a.id: a for a in record.areas}
-    rows = []
+    rows: list[AreaView] = []
     for area in page.areas():
         laid = by_id.get(area.id)
-        row: dict[str, Any] = {"area": area.id, "name": area_name(page, area.id), "box": None, "visible": 0.0}
-        row |= {"base": 0.0, "sentence": "", "cure": None, "outer": None, "content": None}
+        row: AreaView = {
+            "area": area.id,
+            "name": area_name(page, area.id),
+            "box": None,
+            "visible": 0.0,
+            "base": 0.0,
+            "sentence": "",
+            "cure": None,
+            "outer": None,
+            "content": None,
+        }
         if laid is None or laid.box.height < 1 or laid.box.width < 1:
             row["sentence"], row["cure"] = _nothing(area, screen, page)
         else:
@@ -93,18 +132,18 @@ def _view(page: Page, screen: Screen, record: PageRecord, found: dict[str, Seen]
             row["sentence"] = _sentence(page, area, own)
             band = record.band(area.id)
             if band is not None:
-                row |= _spaces(band)
+                row |= {"outer": _box(band.outer), "content": _box(band.content)}
         rows.append(row)
     return rows
 
 
-def area_views(site: Site, page: Page, fonts: FontBook) -> list[dict[str, Any]]:
-    """For each screen, and for a 2560 px monitor, every area of the page as plain data."""
+def area_views(site: Site, page: Page, fonts: FontBook) -> list[ScreenAreas]:
+    """For each screen, and for a 2560 px monitor, every area of the page."""
     alpha = {a.hash: a.alpha for a in site.assets}
     screens = list(site.screens)
     if all(s.width != WIDE.width for s in screens):
         screens.append(WIDE)
-    found = []
+    found: list[ScreenAreas] = []
     for screen in screens:
         record = resolve_page(site, page, Moment(Viewport(screen.width, screen.height)), fonts)
         shares = {s.area: s for s in seen(record, lambda h: alpha.get(h, True))}

@@ -2,9 +2,11 @@
 
 import base64
 from itertools import pairwise
-from typing import Any
+from typing import Annotated
 
 import cv2
+from pydantic import Field
+from typing_extensions import TypedDict
 
 from ...core.colour.spaces import Bytes
 from ...core.document import Area, Page, Site
@@ -20,6 +22,32 @@ from ...core.resolve.records import AreaRecord, Line, PageRecord
 from ...core.resolve.sheets import Sheet
 from ..kinds.layers import aside, ink
 from .check import floored
+
+
+class CardView(TypedDict):
+    """A card of the build-up: the picture as far as a layer, and the worst reading there."""
+
+    id: str
+    below: Annotated[str | None, Field(description="the area below whose sheet this is; none for the area's own")]
+    name: str | None
+    aside: Annotated[str, Field(description="what is said beside its name")]
+    ink: Annotated[str, Field(description="a CSS background that stands for the layer at full strength")]
+    picture: str
+    ratio: float | None
+    shown: str | None
+    meets: bool | None
+    situation: str | None
+
+
+class BuildUpView(TypedDict):
+    """The cards of an area, and the block and requirement of the contrast line."""
+
+    cards: list[CardView]
+    block: str | None
+    blocks: list[str]
+    required: float | None
+    sentence: str
+
 
 CARD = (320, 198)
 """Width and height of a card's picture in px: twice its size on the bench of an ordinary window."""
@@ -101,7 +129,7 @@ class BuildUp:
                 return record, area
         return None
 
-    def cards(self, block: str | None = None) -> dict[str, Any]:
+    def cards(self, block: str | None = None) -> BuildUpView:
         """Cards from the base to the words, those of the areas below first where they show through, and the contrast
         line of a block: of `block`, or of the one that fares worst in the end."""
         shown = self._shown()
@@ -135,12 +163,12 @@ class BuildUp:
             "sentence": self._sentence(cards),
         }
 
-    def _below(self, record: PageRecord, area: AreaRecord, region: Region, canvas: Bytes) -> list[dict[str, Any]]:
+    def _below(self, record: PageRecord, area: AreaRecord, region: Region, canvas: Bytes) -> list[CardView]:
         """Paints the areas below, and gives a card for each of their sheets where the area lets them show through."""
         base = area.sheets[0] if area.sheets else None
         hidden = base is not None and base.id == "base" and is_opaque(base, lambda _: True)
         names = {x.id: x.name for a in self.page.areas() for x in a.backdrop.layers}
-        cards: list[dict[str, Any]] = []
+        cards: list[CardView] = []
         for lower in record.areas[: record.areas.index(area)]:
             if not lower.touches(Box(*region)):
                 continue
@@ -150,15 +178,16 @@ class BuildUp:
                 part = canvas.copy()
                 paint_area(part, lower, lower.sheets[: n + 1], region, self.reader.pictures)
                 card = self._card(f"{lower.id}/{sheet.id}", part, None)
-                cards.append(card | {"below": lower.id, "name": names.get(sheet.id, "Base"), "aside": "below"})
+                card |= {"below": lower.id, "name": names.get(sheet.id, "Base"), "aside": "below"}
+                cards.append(card)
             paint_area(canvas, lower, lower.sheets, region, self.reader.pictures)
         return cards
 
-    def _sentence(self, cards: list[dict[str, Any]]) -> str:
+    def _sentence(self, cards: list[CardView]) -> str:
         """Which layer costs the words most, and which gives them most."""
         names = {x.id: x.name for x in self.area.backdrop.layers}
-        own = [c for c in cards if c["id"] in ("base", *names) and c["ratio"] is not None]
-        steps = [(now["ratio"] / before["ratio"], before, now) for before, now in pairwise(own)]
+        own = [(c["ratio"], c) for c in cards if c["id"] in ("base", *names) and c["ratio"] is not None]
+        steps = [(now / before, lower, upper) for (before, lower), (now, upper) in pairwise(own)]
         if not steps:
             return ""
         cost, gain = min(steps, key=lambda s: s[0]), max(steps, key=lambda s: s[0])
@@ -170,21 +199,23 @@ class BuildUp:
             said.append(f"{names[gain[2]['id']]} {verb} most: {gain[1]['shown']} becomes {gain[2]['shown']}")
         return "; ".join(said) + "." if said else "No layer changes much for these words."
 
-    def _said(self, card: str) -> dict[str, str]:
+    def _said(self, card: str) -> tuple[str, str]:
         """What is said beside a card's name, and what it is drawn with."""
         if card == "base":
-            return {"aside": self.area.backdrop.base or "none", "ink": self.area.backdrop.base or ""}
+            return self.area.backdrop.base or "none", self.area.backdrop.base or ""
         layer = next((x for x in self.area.backdrop.layers if x.id == card), None)
-        return {"aside": aside(layer), "ink": ink(layer)} if layer else {"aside": "", "ink": ""}
+        return (aside(layer), ink(layer)) if layer else ("", "")
 
-    def _card(self, card: str, pixels: Bytes, worst: tuple[Reading, str] | None) -> dict[str, Any]:
+    def _card(self, card: str, pixels: Bytes, worst: tuple[Reading, str] | None) -> CardView:
         reading, name = worst if worst else (None, None)
         ratio = reading.ratio if reading else None
+        said, drawn = self._said(card)
         return {
             "id": card,
             "below": None,
             "name": None,
-            **self._said(card),
+            "aside": said,
+            "ink": drawn,
             "picture": data_url(pixels),
             "ratio": ratio,
             "shown": None if ratio is None else floored(ratio),

@@ -1,22 +1,70 @@
 """The check: every block of words in every situation, and the answers in plain words."""
 
 from collections.abc import Collection
-from typing import Any
+
+from typing_extensions import TypedDict
 
 from ...core.document import Page, Site
 from ...core.reading import AT_HAND, Letter, Reader, Reading, Situation
 from ...core.reading.parts import EDGE
 
 
-def letter_view(letter: Letter) -> dict[str, Any]:
-    """A letter as plain data."""
+class LetterView(TypedDict):
+    """A judged letter; `box` is left, top, width, height in px of the page."""
+
+    index: int
+    character: str
+    line: int
+    word: str
+    box: tuple[float, float, float, float]
+    ratio: float
+    ground: str
+
+
+class ReadingView(TypedDict):
+    """The reading of a block in a situation."""
+
+    block: str
+    situation: str
+    name: str
+    screen: str
+    missing: bool
+    kind: str
+    pointed: bool
+    ratio: float | None
+    shown: str | None
+    required: float
+    meets: bool
+    vouched: bool
+    share: float
+    busyness: float
+    worst: LetterView | None
+    short: list[LetterView]
+    sentence: str
+
+
+class Verdict(TypedDict):
+    """What readings come to; `good`: every word that was measured can be read."""
+
+    sentence: str
+    good: bool
+
+
+class ReadingsView(Verdict):
+    """The readings of a page, and what they come to; `good`: every word that was measured can be read."""
+
+    readings: list[ReadingView]
+
+
+def letter_view(letter: Letter) -> LetterView:
+    """A judged letter."""
     box = letter.box
     return {
         "index": letter.index,
         "character": letter.character,
         "line": letter.line,
         "word": letter.word,
-        "box": [box.x, box.y, box.width, box.height],
+        "box": (box.x, box.y, box.width, box.height),
         "ratio": round(letter.ratio, 3),
         "ground": letter.ground,
     }
@@ -49,8 +97,8 @@ def floored(ratio: float) -> str:
     return f"{int(ratio * 10 * (1 + SINGLE)) / 10:.1f}"
 
 
-def reading_view(reading: Reading, situation: Situation) -> dict[str, Any]:
-    """A reading as plain data for the interface and for --json."""
+def reading_view(reading: Reading, situation: Situation) -> ReadingView:
+    """A reading for the interface and for --json."""
     return {
         "block": reading.block,
         "situation": situation.id,
@@ -72,10 +120,10 @@ def reading_view(reading: Reading, situation: Situation) -> dict[str, Any]:
     }
 
 
-Found = Collection[dict[str, Any]]
+Found = Collection[ReadingView]
 
 
-def read_everywhere(found: Found, where: str) -> dict[str, Any]:
+def read_everywhere(found: Found, where: str) -> Verdict:
     """The sentence about readings of which none falls short: no more than was measured. `good`: something was."""
     measured = [r for r in found if r["vouched"] and r["ratio"] is not None]
     if not found:
@@ -86,13 +134,13 @@ def read_everywhere(found: Found, where: str) -> dict[str, Any]:
     return {"sentence": f"Every word can be read {where}{reserve}.", "good": True}
 
 
-def short_of(found: Found) -> list[dict[str, Any]]:
+def short_of(found: Found) -> list[ReadingView]:
     """Those that fall short. What cannot be vouched for does neither."""
     return [r for r in found if r["vouched"] and not r["meets"]]
 
 
-def verdict(site: Site, found: Found) -> dict[str, Any]:
-    """In one sentence whether the words of a page can be read on its screens, from its readings as plain data."""
+def verdict(site: Site, found: Found) -> Verdict:
+    """In one sentence whether the words of a page can be read on its screens, from its readings."""
     short = short_of(found)
     if not short:
         return read_everywhere(found, "on every screen")
@@ -103,7 +151,7 @@ def verdict(site: Site, found: Found) -> dict[str, Any]:
     return {"sentence": f"{what} short {where}.", "good": False}
 
 
-def verdict_everywhere(found: Found) -> dict[str, Any]:
+def verdict_everywhere(found: Found) -> Verdict:
     """The same of a page in every situation."""
     short = len(short_of(found))
     if not short:
@@ -111,7 +159,7 @@ def verdict_everywhere(found: Found) -> dict[str, Any]:
     return {"sentence": f"{short} of {len(found)} readings fall{'s' if short == 1 else ''} short.", "good": False}
 
 
-def check_page(reader: Reader, site: Site, page: Page, kinds: Collection[str] | None = AT_HAND) -> list[dict[str, Any]]:
-    """The readings of a page in the situations of some kinds (None: of all), as plain data."""
+def check_page(reader: Reader, site: Site, page: Page, kinds: Collection[str] | None = AT_HAND) -> list[ReadingView]:
+    """The readings of a page in the situations of some kinds (None: of all)."""
     pairs = reader.read_page(site, page, kinds)
     return [reading_view(reading, situation) for situation, readings in pairs for reading in readings]

@@ -2,6 +2,8 @@
 
 from typing import Any
 
+from typing_extensions import TypedDict
+
 from ...core.colour.notations import Notations
 from ...core.colour.schemes import SCHEMES, Recolouring, Scheme, from_colour, from_colours
 from ...core.document import Area, Page, Site
@@ -14,17 +16,49 @@ from ...core.resolve.page import resolve_page
 from .areas import area_name
 from .looks import Looks
 
+
+class ColourView(TypedDict):
+    """A colour in all its notations: HSL in degrees and %, OKLCH as 0..1, chroma, degrees."""
+
+    hex: str
+    hsl: tuple[float, float, float]
+    oklch: tuple[float, float, float]
+    alpha: float
+    fitted: bool
+
+
+class SpotView(TypedDict):
+    """The colour behind the words at a spot, and the layers it is made of, topmost first."""
+
+    colour: str
+    layers: list[str]
+
+
+class SchemeCard(TypedDict):
+    """A scheme with the site's palette in it."""
+
+    id: str
+    name: str
+    palette: list[str]
+
+
+class SchemeTried(SchemeCard):
+    """A scheme as a patch on the document."""
+
+    patch: list[dict[str, Any]]
+
+
 KEYS = ("colour", "base", "over")
 """The fields of a document that hold a colour."""
 
 
-def notations_view(found: Notations) -> dict[str, Any]:
+def notations_view(found: Notations) -> ColourView:
     """A colour in all its notations."""
     hue, saturation, light = found.hsl
     return {
         "hex": found.hex,
-        "hsl": [round(hue, 1), round(saturation, 1), round(light, 1)],
-        "oklch": [round(found.oklch[0], 4), round(found.oklch[1], 4), round(found.oklch[2], 1)],
+        "hsl": (round(hue, 1), round(saturation, 1), round(light, 1)),
+        "oklch": (round(found.oklch[0], 4), round(found.oklch[1], 4), round(found.oklch[2], 1)),
         "alpha": round(found.alpha, 4),
         "fitted": found.fitted,
     }
@@ -49,7 +83,7 @@ def _blocks(area: Area) -> set[str]:
     return {b.id for b in (blocks() if callable(blocks) else blocks)}
 
 
-def colour_view(reader: Reader, site: Site, page: Page, screen_id: str, x: float, y: float) -> dict[str, Any]:
+def colour_view(reader: Reader, site: Site, page: Page, screen_id: str, x: float, y: float) -> SpotView:
     """The colour behind the words at a spot of a screen's page, and the layers it is made of, topmost first."""
     screen = next((s for s in site.screens if s.id == screen_id), None)
     if screen is None:
@@ -85,12 +119,12 @@ def scheme_of(site: Site, looks: Looks, which: str) -> Scheme:
     return from_colours((s.colour, s.share) for s in looks.of(asset.hash).look.colours)
 
 
-def scheme_view(site: Site, scheme: Scheme, turn: float = 0.0, strength: float = 1.0) -> dict[str, Any]:
+def scheme_view(site: Site, scheme: Scheme, turn: float = 0.0, strength: float = 1.0) -> SchemeTried:
     """A scheme tried on a site: its palette, and the patch that puts it on."""
     change = Recolouring(scheme.turned(turn, strength), site.palette)
     plain = site.model_dump(mode="json")
     palette = [change(colour) for colour in site.palette]
-    patch = [{"op": "replace", "path": "/palette", "value": palette}]
+    patch: list[dict[str, Any]] = [{"op": "replace", "path": "/palette", "value": palette}]
     patch += [
         {"op": "replace", "path": f"/{part}", "value": recoloured(plain[part], change)}
         for part in ("pages", "gradients", "looks")
@@ -99,9 +133,9 @@ def scheme_view(site: Site, scheme: Scheme, turn: float = 0.0, strength: float =
     return {"id": scheme.id, "name": scheme.name, "palette": palette, "patch": patch}
 
 
-def schemes_view(site: Site) -> list[dict[str, Any]]:
+def schemes_view(site: Site) -> list[SchemeCard]:
     """The shipped schemes, each with the site's palette in it."""
-    found = []
+    found: list[SchemeCard] = []
     for scheme in SCHEMES:
         change = Recolouring(scheme, site.palette)
         found.append({"id": scheme.id, "name": scheme.name, "palette": [change(c) for c in site.palette]})

@@ -6,6 +6,8 @@ from importlib.resources import files
 from itertools import chain
 from typing import Any
 
+from typing_extensions import TypedDict
+
 from ...core.document import Backdrop, Page, Site, Visits, each_backdrop
 from ...core.errors import NotFoundError
 from ...core.reading import Reader, Situation, situations
@@ -13,8 +15,81 @@ from ...core.reading.parts import EDGE
 from ...core.reading.visits import read_visits, share_of
 from ...core.reading.widths import Change, Point, WidthRun, changes
 from ..runtime.told import Told, silent
-from .check import floored, reading_view, verdict_everywhere
-from .vouching import lettering_notes
+from .check import ReadingView, Verdict, floored, reading_view, verdict_everywhere
+from .vouching import LetteringNote, lettering_notes
+
+
+class SituationView(TypedDict):
+    """A situation, its kind, and the share of visits (0..1) that come on its screen."""
+
+    id: str
+    name: str
+    kind: str
+    screen: str
+    scroll: float
+    share: float
+    trouble: bool
+
+
+class WordsView(TypedDict):
+    """A block of words, and whether it falls short anywhere."""
+
+    id: str
+    words: str
+    trouble: bool
+
+
+class SituationsView(Verdict):
+    """Words by situations; trouble stands first. `own`: the visits are the owner's, not the table that ships.
+
+    `unsure` readings cannot be vouched for and count as neither.
+    """
+
+    blocks: list[WordsView]
+    situations: list[SituationView]
+    cells: list[ReadingView]
+    unsure: int
+    notes: list[LetteringNote]
+    own: bool
+
+
+class WidthPoint(TypedDict):
+    """The worst reading at a width."""
+
+    width: int
+    block: str
+    ratio: float
+    shown: str
+    required: float
+    meets: bool
+    lines: int
+
+
+class WidthChange(TypedDict):
+    """A width at which a block begins to fall short, or can be read again."""
+
+    width: int
+    block: str
+    short: bool
+    sentence: str
+
+
+class WidthRange(TypedDict):
+    """The widths a screen stands for."""
+
+    screen: str
+    name: str
+    least: int
+    most: int
+
+
+class WidthView(TypedDict):
+    """The run over widths."""
+
+    points: list[WidthPoint]
+    changes: list[WidthChange]
+    screens: list[WidthRange]
+    sentence: str
 
 
 @lru_cache(maxsize=1)
@@ -50,16 +125,16 @@ def _words(page: Page) -> dict[str, str]:
     return found
 
 
-def _cells(reader: Reader, site: Site, page: Page, wanted: Sequence[Situation], told: Told) -> list[dict[str, Any]]:
+def _cells(reader: Reader, site: Site, page: Page, wanted: Sequence[Situation], told: Told) -> list[ReadingView]:
     found_in = chain(reader.reading_of(site, page, wanted), reader.edges_of(site, page, wanted))
-    cells: list[dict[str, Any]] = []
+    cells: list[ReadingView] = []
     for n, (situation, readings) in enumerate(found_in):
         cells += [reading_view(r, situation) for r in readings]
         told(situation.name, min(1.0, (n + 1) / (2 * len(wanted))))
     return cells
 
 
-def situations_view(reader: Reader, site: Site, page: Page, told: Told = silent) -> dict[str, Any]:
+def situations_view(reader: Reader, site: Site, page: Page, told: Told = silent) -> SituationsView:
     """Words and situations with the worst ratio where they meet; trouble stands first both ways."""
     table = visits_of(site)
     wanted = situations(site, page, None)
@@ -72,8 +147,8 @@ def situations_view(reader: Reader, site: Site, page: Page, told: Told = silent)
     shares = {s.id: share_of(table, s.least, s.most) for s in site.screens}
     words = _words(page)
     here = dict.fromkeys(cell["block"] for cell in cells)
-    blocks = [{"id": b, "words": words[b], "trouble": quotient.get(b, 99.0) < 1} for b in here]
-    found = [
+    blocks: list[WordsView] = [{"id": b, "words": words[b], "trouble": quotient.get(b, 99.0) < 1} for b in here]
+    found: list[SituationView] = [
         {
             "id": s.id,
             "name": s.name,
@@ -125,7 +200,7 @@ def _visits_sentence(run: WidthRun, site: Site, words: dict[str, str]) -> str:
     return f"{good} of 100 visits can read everything; the rest meet '{said}' falling short."
 
 
-def width_view(reader: Reader, site: Site, page: Page, told: Told = silent) -> dict[str, Any]:
+def width_view(reader: Reader, site: Site, page: Page, told: Told = silent) -> WidthView:
     """The worst reading over every width, the widths at which something changes, and the sentence about visits."""
     run = WidthRun(reader, site, page)
     points = run.run(lambda share: told("every width", share))
@@ -148,7 +223,7 @@ def _least(screen: Any) -> int:
     return int(screen.least)
 
 
-def _point(point: Point) -> dict[str, Any]:
+def _point(point: Point) -> WidthPoint:
     block, ratio, required = point.worst or ("", 0.0, 1.0)
     return {
         "width": point.width,

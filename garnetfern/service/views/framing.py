@@ -1,7 +1,9 @@
 """The framing sheet of a layer: every screen's window, what it costs, and which focal point serves all."""
 
-from dataclasses import asdict, dataclass
+from dataclasses import dataclass
 from typing import Any
+
+from typing_extensions import TypedDict
 
 from ...core.document import Asset, ImageLayer, Page, Screen, Site, page_on
 from ...core.errors import NotFoundError
@@ -15,6 +17,47 @@ from ...core.resolve.moment import Moment
 from ...core.resolve.page import resolve_page
 from ...core.resolve.sheets import ImageSheet
 from .looks import Looks
+from .seams import SeamsView, seams_view
+
+
+class ScreenWindow(TypedDict):
+    """What a screen shows of a picture: the window in fractions, loss and bareness 0..1, magnification at 1x and 2x.
+
+    `tile` is the size it is drawn at, `offset` its place in its area, `area` the area's size, all in CSS px.
+    """
+
+    screen: str
+    name: str
+    window: tuple[float, float, float, float]
+    lost: float
+    bare: float
+    once: float
+    twice: float
+    sharpness: tuple[str, str]
+    lost_parts: list[str]
+    tiles: tuple[float, float]
+    noticeable: bool
+    differs: bool
+    tile: tuple[float, float]
+    offset: tuple[float, float]
+    area: tuple[float, float]
+
+
+class FramingView(TypedDict):
+    """The framing sheet of a layer. `reach` is the box of focal points that keep all marked parts everywhere."""
+
+    layer: str
+    asset: str
+    screens: list[ScreenWindow]
+    detail: list[list[float]]
+    mood: str
+    focal: tuple[float, float]
+    others: dict[str, tuple[float, float]]
+    never: dict[str, list[str]]
+    reach: tuple[float, float, float, float] | None
+    advice: str
+    advised: bool
+    seams: SeamsView | None
 
 
 @dataclass(frozen=True)
@@ -100,30 +143,30 @@ def _softness(times: float) -> str:
     return "sharp" if times <= 1.005 else "a little soft" if times <= 1.5 else "soft"
 
 
-def _screen_view(shown: Shown, asset: Asset, depth: float) -> dict[str, Any]:
+def _screen_view(shown: Shown, asset: Asset, depth: float) -> ScreenWindow:
     window = shown.window
     lost_parts = [p.name for p in asset.parts if not window.keeps(p.box)]
     return {
         "screen": shown.screen.id,
         "name": shown.screen.name,
-        "window": [window.x, window.y, window.width, window.height],
+        "window": (window.x, window.y, window.width, window.height),
         "lost": round(window.lost, 4),
         "bare": round(window.bare, 4),
         "once": round(window.magnification, 3),
         "twice": round(2 * window.magnification, 3),
-        "sharpness": [_softness(window.magnification), _softness(2 * window.magnification)],
+        "sharpness": (_softness(window.magnification), _softness(2 * window.magnification)),
         "lost_parts": lost_parts,
-        "tiles": [round(t, 2) for t in window.tiles],
+        "tiles": (round(window.tiles[0], 2), round(window.tiles[1], 2)),
         "noticeable": noticeable(depth, max(window.tiles)),
         "differs": shown.screen.id in shown.layer.screens,
-        "tile": [round(shown.sheet.tile.width, 2), round(shown.sheet.tile.height, 2)],
-        "offset": [round(shown.sheet.tile.x - shown.box.x, 2), round(shown.sheet.tile.y - shown.box.y, 2)],
-        "area": [shown.box.width, shown.box.height],
+        "tile": (round(shown.sheet.tile.width, 2), round(shown.sheet.tile.height, 2)),
+        "offset": (round(shown.sheet.tile.x - shown.box.x, 2), round(shown.sheet.tile.y - shown.box.y, 2)),
+        "area": (shown.box.width, shown.box.height),
     }
 
 
-def framing(site: Site, page: Page, area_id: str, layer_id: str, looks: Looks, fonts: FontBook) -> dict[str, Any]:
-    """Everything the framing sheet shows, as plain data."""
+def framing(site: Site, page: Page, area_id: str, layer_id: str, looks: Looks, fonts: FontBook) -> FramingView:
+    """Everything the framing sheet shows."""
     layer = image_layer(page, area_id, layer_id)
     asset = site.asset(layer.asset)
     shown = shown_on_screens(site, page, area_id, layer_id, fonts)
@@ -137,15 +180,15 @@ def framing(site: Site, page: Page, area_id: str, layer_id: str, looks: Looks, f
         "layer": layer.id,
         "asset": asset.id,
         "screens": [_screen_view(s, asset, known.depth) for s in shown],
-        "detail": known.look.detail,
+        "detail": [list(row) for row in known.look.detail],
         "mood": known.look.mood,
         "focal": best.focal,
         "others": best.others,
         "never": best.lost,
-        "reach": None if room is None else [room.x, room.y, room.width, room.height],
+        "reach": None if room is None else (room.x, room.y, room.width, room.height),
         "advice": advice.reason,
         "advised": same and (advice.base is None or (page.area(area_id) or page).backdrop.base == advice.base),
-        "seams": asdict(known.seams) if known.seams else None,
+        "seams": seams_view(known.seams) if known.seams else None,
     }
 
 

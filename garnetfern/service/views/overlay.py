@@ -1,12 +1,29 @@
 """Remedies as the interface needs them: what to change, what it brings, in one sentence."""
 
-from typing import Any
+from typing_extensions import TypedDict
 
 from ...core.document import Area, Page, Site, with_backdrop
 from ...core.errors import NotFoundError
 from ...core.reading import AT_HAND, Reader, situations
 from ...core.remedy.overlay import least_opacity
 from .check import floored
+
+
+class OverlayView(TypedDict):
+    """The least opacity of an overlay; `opacity` is null where none suffices on the screens.
+
+    `beyond` says what still falls short in other situations at that opacity.
+    """
+
+    layer: str
+    opacity: float | None
+    nearest: float
+    kept: float
+    sentence: str
+    beyond: str
+    worst: float | None
+    required: float | None
+    situation: str
 
 
 def _beyond(reader: Reader, site: Site, page: Page, area: Area) -> str:
@@ -20,8 +37,8 @@ def _beyond(reader: Reader, site: Site, page: Page, area: Area) -> str:
     return ""
 
 
-def overlay_remedy(reader: Reader, site: Site, page: Page, area: Area, layer_id: str) -> dict[str, Any]:
-    """The least opacity of one overlay at which all words of its area can be read, as plain data with a sentence."""
+def overlay_remedy(reader: Reader, site: Site, page: Page, area: Area, layer_id: str) -> OverlayView:
+    """The least opacity of one overlay at which all words of its area can be read, with a sentence."""
     layer = next((x for x in area.backdrop.layers if x.id == layer_id), None)
     if layer is None or layer.assets():
         raise NotFoundError(f"There is no overlay {layer_id!r} on this area.")

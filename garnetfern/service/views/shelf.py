@@ -1,18 +1,76 @@
 """The shelf: every picture of the site with its facts, its looks and where it is used."""
 
 from collections.abc import Callable
-from dataclasses import asdict
-from typing import Any
+
+from typing_extensions import TypedDict
 
 from ...core.document import Asset, Crop, Site
-from ...core.picture.look import hue_name, orientation
+from ...core.picture.look import Mood, Orientation, hue_name, orientation
 from ...core.picture.slots import locked, slot_facts, widest_crop
 from .looks import Looks
-from .uses import uses_of
+from .seams import SeamsView, seams_view
+from .uses import Use, uses_of
 
 
-def picture_view(site: Site, asset: Asset, looks: Looks, intact: bool) -> dict[str, Any]:
-    """One picture as plain data."""
+class ColourShare(TypedDict):
+    """A main colour, its share and its plain name."""
+
+    colour: str
+    share: float
+    name: str
+
+
+class PictureView(TypedDict):
+    """A picture on the shelf."""
+
+    asset: str
+    name: str
+    hash: str
+    type: str
+    width: int
+    height: int
+    bytes: int
+    orientation: Orientation
+    colours: list[ColourShare]
+    mood: Mood
+    lightness: float
+    seamless: bool
+    seams: SeamsView | None
+    uses: list[Use]
+    note: str
+    credit: str
+    intact: bool
+
+
+class SlotRow(TypedDict):
+    """A picture in a slot, cut for it or as it would be."""
+
+    asset: str
+    cut: bool
+    crop: Crop
+    magnification: float
+    lost: float
+    sentence: str
+
+
+class SlotView(TypedDict):
+    """A slot with all pictures."""
+
+    slot: str
+    rows: list[SlotRow]
+
+
+class CropFacts(TypedDict):
+    """The crop with the slot's proportion, and what it costs."""
+
+    crop: Crop
+    magnification: float
+    lost: float
+    sentence: str
+
+
+def picture_view(site: Site, asset: Asset, looks: Looks, intact: bool) -> PictureView:
+    """One picture with its facts."""
     known = looks.of(asset.hash)
     look, seams = known.look, known.seams
     return {
@@ -28,23 +86,23 @@ def picture_view(site: Site, asset: Asset, looks: Looks, intact: bool) -> dict[s
         "mood": look.mood,
         "lightness": look.lightness,
         "seamless": seams.seamless if seams else False,
-        "seams": asdict(seams) if seams else None,
-        "uses": [asdict(u) for u in uses_of(site, asset.id)],
+        "seams": seams_view(seams) if seams else None,
+        "uses": uses_of(site, asset.id),
         "note": asset.note,
         "credit": asset.credit,
         "intact": intact,
     }
 
 
-def shelf_view(site: Site, looks: Looks, intact: Callable[[str], bool]) -> list[dict[str, Any]]:
+def shelf_view(site: Site, looks: Looks, intact: Callable[[str], bool]) -> list[PictureView]:
     """All pictures, in the order in which they came; `intact` tells whether an original is what it was."""
     return [picture_view(site, asset, looks, intact(asset.hash)) for asset in site.assets]
 
 
-def slot_view(site: Site, slot_id: str) -> dict[str, Any]:
+def slot_view(site: Site, slot_id: str) -> SlotView:
     """A slot with every picture put through it, and what each costs; and how others would fare."""
     slot = site.slot(slot_id)
-    rows = []
+    rows: list[SlotRow] = []
     for asset in site.assets:
         fit = site.fit(slot_id, asset.id)
         crop = locked(asset, slot, fit.crop) if fit else widest_crop(asset, slot)
@@ -53,7 +111,7 @@ def slot_view(site: Site, slot_id: str) -> dict[str, Any]:
             {
                 "asset": asset.id,
                 "cut": fit is not None,
-                "crop": crop.model_dump(),
+                "crop": crop,
                 "magnification": facts.magnification,
                 "lost": facts.lost,
                 "sentence": facts.sentence,
@@ -62,8 +120,9 @@ def slot_view(site: Site, slot_id: str) -> dict[str, Any]:
     return {"slot": slot.id, "rows": rows}
 
 
-def crop_facts(site: Site, slot_id: str, asset_id: str, crop: Crop) -> dict[str, Any]:
+def crop_facts(site: Site, slot_id: str, asset_id: str, crop: Crop) -> CropFacts:
     """A crop brought to the slot's proportion, with its facts."""
     slot, asset = site.slot(slot_id), site.asset(asset_id)
     held = locked(asset, slot, crop)
-    return {"crop": held.model_dump(), **asdict(slot_facts(asset, slot, held))}
+    facts = slot_facts(asset, slot, held)
+    return {"crop": held, "magnification": facts.magnification, "lost": facts.lost, "sentence": facts.sentence}

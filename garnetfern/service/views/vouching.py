@@ -1,8 +1,16 @@
 """What cannot be vouched for: words that are part of a picture, and readings with doubts."""
 
-from typing import Any
+from typing_extensions import TypedDict
 
 from ...core.document import Page, Site
+
+
+class LetteringNote(TypedDict):
+    """A picture that bears lettering; `wanted`: what it says is still to be written down."""
+
+    asset: str
+    sentence: str
+    wanted: bool
 
 
 def pictures_shown(page: Page) -> list[str]:
@@ -18,9 +26,9 @@ def pictures_shown(page: Page) -> list[str]:
     return list(found)
 
 
-def lettering_notes(site: Site, page: Page) -> list[dict[str, Any]]:
+def lettering_notes(site: Site, page: Page) -> list[LetteringNote]:
     """A note for each picture of a page that bears lettering: it is not measured, and it wants a text alternative."""
-    notes = []
+    notes: list[LetteringNote] = []
     for name in pictures_shown(page):
         asset = site.asset(name)
         if asset.lettering is None:

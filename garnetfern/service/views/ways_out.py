@@ -1,7 +1,9 @@
 """Ways out for words that fall short, as they are found: what changes, how it looks, what it keeps."""
 
 from collections.abc import Iterator
-from typing import Any
+from typing import Any, Literal
+
+from typing_extensions import TypedDict
 
 from ...core.document import Block, Page, Site
 from ...core.draw.paint import paint_backdrops
@@ -16,9 +18,74 @@ from ...core.remedy.proposal import Remedy
 from ...core.remedy.remedies import Remedies
 from ...core.resolve.records import PageRecord
 from ..runtime.difference import difference
-from ..runtime.told import Line, told_lines
+from ..runtime.told import DoingLine, told_lines
 from .build_up import data_url
-from .check import floored, letter_view, sentence
+from .check import LetterView, floored, letter_view, sentence
+
+
+class RemedyView(TypedDict):
+    """A way out. `patch` is the exact change; `ratio` the worst reading afterwards, in `situation`.
+
+    `before` and `after` are pictures (data addresses) of the worst spot. Where `meets` is false it is the
+    nearest there is.
+    """
+
+    remedy: str
+    title: str
+    sentence: str
+    patch: list[dict[str, Any]]
+    meets: bool
+    kept: float
+    ratio: float
+    shown: str
+    required: float
+    situation: str
+    before: str
+    after: str
+
+
+class PlightLine(TypedDict):
+    """The first line: whether the words fall short, and how."""
+
+    kind: Literal["plight"]
+    short: bool
+    sentence: str
+    worst: LetterView | None
+
+
+class RemedyLine(TypedDict):
+    """A way out, and how far the search is, 0..1."""
+
+    kind: Literal["remedy"]
+    share: float
+    found: RemedyView
+
+
+class EndLine(TypedDict):
+    """The last line: how many ways out were found."""
+
+    kind: Literal["end"]
+    found: int
+
+
+class DoneForWords(TypedDict):
+    """What was done for which words."""
+
+    words: str
+    sentence: str
+    kept: float
+
+
+class MendedLine(TypedDict):
+    """A whole page mended: one change; `left` are words that nothing was found for."""
+
+    kind: Literal["mended"]
+    patch: list[dict[str, Any]]
+    done: list[DoneForWords]
+    left: list[str]
+    before: str
+    after: str
+
 
 SPOT = (250, 150)
 """Width and height of the picture of the worst spot, px."""
@@ -58,8 +125,8 @@ def _look(reader: Reader, trial: Trial, situation: Situation) -> str:
     return data_url(canvas, (2 * SPOT[0], 2 * SPOT[1]))
 
 
-def remedy_view(plight: Plight, remedy: Remedy) -> Line:
-    """A remedy as plain data: the exact change, its sentence, the worst reading afterwards, what it keeps."""
+def remedy_view(plight: Plight, remedy: Remedy) -> RemedyView:
+    """A remedy: the exact change, its sentence, the worst reading afterwards, what it keeps."""
     before = plight.worst
     assert before is not None
     trial = plight.trial(remedy.page)
@@ -87,7 +154,7 @@ def block_named(page: Page, block_id: str) -> Block:
     return found
 
 
-def _plight_line(plight: Plight) -> Line:
+def _plight_line(plight: Plight) -> PlightLine:
     """Where the words fall short, or that they do not."""
     if plight.worst is None:
         return {"kind": "plight", "short": False, "sentence": "These words are not to be seen anywhere.", "worst": None}
@@ -100,7 +167,9 @@ def _plight_line(plight: Plight) -> Line:
     return {"kind": "plight", "short": plight.short, "sentence": said, "worst": worst}
 
 
-def ways_out(reader: Reader, site: Site, page: Page, block: Block, colours: Colours) -> Iterator[Line]:
+def ways_out(
+    reader: Reader, site: Site, page: Page, block: Block, colours: Colours
+) -> Iterator[PlightLine | RemedyLine | EndLine]:
     """Lines as they are found: first the plight, then remedies, the doings in between, and the end."""
     told = [0.0]
     search = Remedies(reader, site, page, block, colours, told.append)
@@ -121,7 +190,7 @@ def _picture(reader: Reader, site: Site, page: Page) -> str:
     return data_url(draw_page(record, (0, 0, int(record.width), height), reader.pictures, reader.glyphs), WHOLE)
 
 
-def _mended_line(reader: Reader, site: Site, page: Page, mended: Mended) -> Line:
+def _mended_line(reader: Reader, site: Site, page: Page, mended: Mended) -> MendedLine:
     names = {b.id: " ".join(b.wording.split())[:60] or b.kind for b in page.blocks()}
     return {
         "kind": "mended",
@@ -133,6 +202,6 @@ def _mended_line(reader: Reader, site: Site, page: Page, mended: Mended) -> Line
     }
 
 
-def mend_page(reader: Reader, site: Site, page: Page, colours: Colours) -> Iterator[Line]:
+def mend_page(reader: Reader, site: Site, page: Page, colours: Colours) -> Iterator[DoingLine | MendedLine]:
     """Which words are being mended, while it is worked at; then the whole, with the page before and after."""
     return told_lines(lambda told: _mended_line(reader, site, page, mend(reader, site, page, colours, told)))

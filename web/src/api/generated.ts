@@ -1510,7 +1510,7 @@ export interface components {
             /** Most */
             most: number;
             /** Kinds */
-            kinds: components["schemas"]["KeptView"][];
+            kinds: components["schemas"]["Kept"][];
         };
         /**
          * CardView
@@ -1707,6 +1707,22 @@ export interface components {
             gap: string;
         };
         /**
+         * Copy
+         * @description A kept copy: its day, the revision and the number of steps in it, what the last one was called and when.
+         */
+        Copy: {
+            /** Day */
+            day: string;
+            /** Revision */
+            revision: number;
+            /** Steps */
+            steps: number;
+            /** Label */
+            label: string;
+            /** Made */
+            made: string;
+        };
+        /**
          * CopyLayer
          * @description A copy of a layer on top of another area's backdrop.
          */
@@ -1724,22 +1740,6 @@ export interface components {
             layer: string;
             /** To */
             to: string;
-        };
-        /**
-         * CopyView
-         * @description A daily copy: its day, the revision and the number of steps in it, the last of them and when it was made.
-         */
-        CopyView: {
-            /** Day */
-            day: string;
-            /** Revision */
-            revision: number;
-            /** Steps */
-            steps: number;
-            /** Label */
-            label: string;
-            /** Made */
-            made: string;
         };
         /**
          * Crop
@@ -1916,6 +1916,16 @@ export interface components {
             step: components["schemas"]["StepView"];
             /** Chosen */
             chosen: string | null;
+        };
+        /**
+         * EmittedRule
+         * @description The rule, and what one rule cannot say, a sentence each.
+         */
+        EmittedRule: {
+            /** Css */
+            css: string;
+            /** Left Out */
+            left_out: string[];
         };
         /**
          * EndLine
@@ -2320,10 +2330,10 @@ export interface components {
             };
         };
         /**
-         * JobView
-         * @description Long work: how far it is.
+         * JobState
+         * @description Where a piece of work stands: `done` of `total` steps, and a message for the owner.
          */
-        JobView: {
+        JobState: {
             /** Id */
             id: number;
             /** Kind */
@@ -2383,6 +2393,18 @@ export interface components {
             last: string;
         };
         /**
+         * Kept
+         * @description How a store has fared with one kind of value.
+         */
+        Kept: {
+            /** Kind */
+            kind: string;
+            /** Hits */
+            hits: number;
+            /** Misses */
+            misses: number;
+        };
+        /**
          * KeptChange
          * @description A change that becomes one step of the history.
          */
@@ -2395,18 +2417,6 @@ export interface components {
             }[];
             /** Label */
             label: string;
-        };
-        /**
-         * KeptView
-         * @description How often a kind of value was at hand, and how often it was not.
-         */
-        KeptView: {
-            /** Kind */
-            kind: string;
-            /** Hits */
-            hits: number;
-            /** Misses */
-            misses: number;
         };
         /**
          * KindOfBlockView
@@ -2749,10 +2759,10 @@ export interface components {
             by: -1 | 1;
         };
         /**
-         * OfferView
-         * @description Something that can be laid in: how it looks (CSS declarations of a small box) and the layer, without an id.
+         * Offer
+         * @description What it is called, how it looks (CSS declarations of a small box), and the layer it becomes, without an id.
          */
-        OfferView: {
+        Offer: {
             /** Name */
             name: string;
             /** Style */
@@ -2779,7 +2789,7 @@ export interface components {
              */
             framed: boolean;
             /** Offers */
-            offers: components["schemas"]["OfferView"][];
+            offers: components["schemas"]["Offer"][];
         };
         /**
          * Outline
@@ -3086,7 +3096,7 @@ export interface components {
             seamless: boolean;
             seams: components["schemas"]["SeamsView"] | null;
             /** Uses */
-            uses: components["schemas"]["UseView"][];
+            uses: components["schemas"]["Use"][];
             /** Note */
             note: string;
             /** Credit */
@@ -3250,12 +3260,12 @@ export interface components {
          * @description The readings of a page, and what they come to; `good`: every word that was measured can be read.
          */
         ReadingsView: {
-            /** Readings */
-            readings: components["schemas"]["ReadingView"][];
             /** Sentence */
             sentence: string;
             /** Good */
             good: boolean;
+            /** Readings */
+            readings: components["schemas"]["ReadingView"][];
         };
         /**
          * RemedyLine
@@ -3391,16 +3401,6 @@ export interface components {
          * @enum {string}
          */
         Requirement: "AA" | "AAA";
-        /**
-         * RuleView
-         * @description One CSS rule, and what it cannot say.
-         */
-        RuleView: {
-            /** Css */
-            css: string;
-            /** Left Out */
-            left_out: string[];
-        };
         /**
          * SameEverywhere
          * @description Put exceptions back. `item` is a layer, band or block; `field` one setting of it, or None for all.
@@ -3843,16 +3843,16 @@ export interface components {
          *     `unsure` readings cannot be vouched for and count as neither.
          */
         SituationsView: {
+            /** Sentence */
+            sentence: string;
+            /** Good */
+            good: boolean;
             /** Blocks */
             blocks: components["schemas"]["WordsView"][];
             /** Situations */
             situations: components["schemas"]["SituationView"][];
             /** Cells */
             cells: components["schemas"]["ReadingView"][];
-            /** Sentence */
-            sentence: string;
-            /** Good */
-            good: boolean;
             /** Unsure */
             unsure: number;
             /** Notes */
@@ -4011,10 +4011,10 @@ export interface components {
             colour: string;
         };
         /**
-         * UseView
-         * @description A place that shows a picture.
+         * Use
+         * @description A place that shows a picture: the page, the area, and the layer, block or slot there.
          */
-        UseView: {
+        Use: {
             /** Page */
             page: string;
             /** Area */
@@ -5218,7 +5218,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["JobView"][];
+                    "application/json": components["schemas"]["JobState"][];
                 };
             };
             /** @description Not Found */
@@ -5260,7 +5260,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["JobView"];
+                    "application/json": components["schemas"]["JobState"];
                 };
             };
             /** @description Not Found */
@@ -5300,7 +5300,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["JobView"];
+                    "application/json": components["schemas"]["JobState"];
                 };
             };
             /** @description Not Found */
@@ -5387,7 +5387,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["CopyView"][];
+                    "application/json": components["schemas"]["Copy"][];
                 };
             };
             /** @description Conflict */
@@ -6277,7 +6277,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RuleView"];
+                    "application/json": components["schemas"]["EmittedRule"];
                 };
             };
             /** @description Not Found */

@@ -7,11 +7,30 @@ background that stands for it at full strength.
 
 import sys
 from types import ModuleType
-from typing import Any
+from typing import Annotated
+
+from pydantic import Field
+from typing_extensions import TypedDict
 
 from ....core.document import LAYER_KINDS, LayerBase, Page, Site
 from ....core.registry import parts
 from ._offer import Offer
+
+
+class KindOfLayer(TypedDict):
+    """A kind of layer: what a layer of it is called, and the same as something that is laid in."""
+
+    kind: str
+    name: str
+    title: str
+    framed: Annotated[bool, Field(description="whether it is a picture, of which each screen shows a part")]
+
+
+class OffersView(KindOfLayer):
+    """What there is of a kind on a page."""
+
+    offers: list[Offer]
+
 
 KINDS: dict[str, ModuleType] = dict(
     sorted(parts(sys.modules[__name__], LAYER_KINDS).items(), key=lambda pair: int(pair[1].ORDER))
@@ -19,15 +38,18 @@ KINDS: dict[str, ModuleType] = dict(
 """Every kind by its name, in order."""
 
 
-def kinds() -> list[dict[str, Any]]:
+def kinds() -> list[KindOfLayer]:
     """What kinds of layer there are, what they are called, and whether each screen shows a part of them."""
-    said = {kind: {"name": module.NAME, "title": module.TITLE} for kind, module in KINDS.items()}
-    return [{"kind": kind, **words, "framed": LAYER_KINDS[kind].framed} for kind, words in said.items()]
+    return [_said(kind, module) for kind, module in KINDS.items()]
 
 
-def offered(site: Site, page: Page) -> dict[str, list[Offer]]:
-    """What there is of every kind on a page, by kind."""
-    return {kind: list(module.offers(site, page)) for kind, module in KINDS.items()}
+def _said(kind: str, module: ModuleType) -> KindOfLayer:
+    return {"kind": kind, "name": module.NAME, "title": module.TITLE, "framed": LAYER_KINDS[kind].framed}
+
+
+def offered(site: Site, page: Page) -> list[OffersView]:
+    """What there is of every kind on a page."""
+    return [{**_said(kind, module), "offers": list(module.offers(site, page))} for kind, module in KINDS.items()]
 
 
 def aside(layer: LayerBase) -> str:

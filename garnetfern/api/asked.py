@@ -1,0 +1,116 @@
+"""What the interface asks. The TypeScript types are generated from these, and from the answers of the views."""
+
+from typing import Any, Literal
+
+from pydantic import BaseModel, Field
+
+from ..core.document import Crop
+from ..service.edits import Edit
+
+
+class Change(BaseModel):
+    """A JSON Patch (RFC 6902) on the document of a revision."""
+
+    revision: int
+    patch: list[dict[str, Any]] = Field(default_factory=list, max_length=200)
+
+
+class KeptChange(Change):
+    """A change that becomes one step of the history."""
+
+    label: str = Field(min_length=1, max_length=200)
+
+
+class Asked(Change):
+    """Something to be computed on the document with a patch applied."""
+
+    page: str
+
+
+class AskedLive(Asked):
+    """A page to be shown; `pointed`: as it is while the pointer is over everything that answers to it."""
+
+    pointed: bool = False
+    situation: str | None = Field(None, max_length=80, description="the situation to show it in; none: at rest")
+
+
+class AskedArea(Asked):
+    """The same for one area of the page."""
+
+    area: str
+
+
+class AskedBuildUp(AskedArea):
+    """The build-up of an area; `block`: whose readings the line follows, by default the one that fares worst."""
+
+    block: str | None = None
+
+
+class AskedLayer(AskedArea):
+    """The same for one layer of an area."""
+
+    layer: str
+
+
+class AskedCopy(BaseModel):
+    """A daily copy to be brought back."""
+
+    revision: int
+    day: str = Field(pattern=r"^\d{4}-\d{2}-\d{2}$")
+
+
+class AskedSpot(Asked):
+    """A spot of a screen's page, px."""
+
+    screen: str
+    x: float = Field(ge=0, le=20_000)
+    y: float = Field(ge=0, le=200_000)
+
+
+class AskedScheme(BaseModel):
+    """A scheme to be tried: a shipped one's id, a picture's id, or a colour; its hues turned, its chroma multiplied."""
+
+    revision: int
+    which: str = Field(max_length=60)
+    turn: float = Field(0, ge=-360, le=360)
+    strength: float = Field(1, ge=0, le=2.5)
+
+
+class AskedWords(Asked):
+    """Something about one block of words."""
+
+    block: str
+
+
+class AskedEdit(BaseModel):
+    """An edit on the document of a revision."""
+
+    revision: int
+    edit: Edit
+
+
+class AskedMend(BaseModel):
+    """A mended copy of a tile."""
+
+    asset: str
+    way: Literal["cross-fade", "mirror"]
+
+
+class AskedSlot(Asked):
+    """A slot of the site."""
+
+    page: str = "home"
+    slot: str
+
+
+class AskedCrop(AskedSlot):
+    """A crop for a slot, not kept yet."""
+
+    asset: str
+    crop: Crop
+
+
+class AskedWork(BaseModel):
+    """Work to be put on the list."""
+
+    kind: Literal["fit"] = Field(description="fit: encode the site's pictures to its budget")
