@@ -1,11 +1,15 @@
 """The documents say what the code does."""
 
+import importlib
+import pkgutil
 import re
 from pathlib import Path
 
 import pytest
 
+import garnetfern
 from garnetfern.cli import app
+from garnetfern.core import errors
 from garnetfern.core.picture.decode import ENDINGS
 
 HOUSE = Path(__file__).parents[1]
@@ -67,3 +71,21 @@ def test_no_component_takes_a_name_that_the_shared_styles_have():
         style = re.search(r"<style>(.*)</style>", file.read_text(), re.DOTALL)
         own = set(classes.findall(style[1])) if style else set()
         assert not own & shared, f"{file.name}: {own & shared}"
+
+
+def _tree(kind: type, depth: int = 0) -> list[tuple[int, str]]:
+    """A class and all below it: how deep each lies, and its name."""
+    return [(depth, kind.__name__), *(found for below in kind.__subclasses__() for found in _tree(below, depth + 1))]
+
+
+def test_the_tree_of_errors_is_shown_as_it_is():
+    for module in pkgutil.walk_packages(garnetfern.__path__, "garnetfern."):
+        if not module.name.endswith("__main__"):
+            importlib.import_module(module.name)
+    shown = [
+        (line.index(name) // 3, name)
+        for line in (errors.__doc__ or "").splitlines()
+        for name in re.findall(r"\w+Error\b", line)[:1]
+        if line.startswith(("Garnet", "├", "└", "│", "   "))
+    ]
+    assert sorted(shown) == sorted(_tree(errors.GarnetfernError))

@@ -8,7 +8,7 @@ from ..core.cache import Kept
 from ..core.document import Asset, Site
 from ..service.runtime.told import DoingLine
 from ..service.views.every_situation import SituationsView, WidthView
-from ..service.views.ways_out import EndLine, MendedLine, PlightLine, RemedyLine
+from ..service.views.remedies import EndLine, MendedLine, PlightLine, RemedyLine
 
 
 class Live(BaseModel):

@@ -9,7 +9,7 @@ from fastapi.responses import StreamingResponse
 from ..core.document import Asset
 from ..service.runtime.told import told_lines
 from ..service.views.every_situation import situations_view, width_view
-from ..service.views.ways_out import block_named, mend_page, ways_out
+from ..service.views.remedies import block_named, mend_page, ways_out
 from ..service.workspace.studio import Studio
 from . import asked as a
 from . import models as m

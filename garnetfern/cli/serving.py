@@ -7,6 +7,8 @@ from typing import Annotated
 
 import typer
 
+from ..core.cache import MOST, Cache
+from ..core.limits import MB
 from ..service.files.site_file import pack_site_file
 from .common import app, fail, telling
 
@@ -28,12 +30,23 @@ def start_site(data: Path, demo: bool) -> None:
 @app.command()
 def serve(
     demo: Annotated[bool, typer.Option(help="begin with the sample site where there is none yet")] = False,
-    host: Annotated[str, typer.Option(help="anything but this machine alone asks visitors for a token")] = "127.0.0.1",
-    port: Annotated[int, typer.Option(min=1, max=65535)] = 8420,
-    data: Annotated[Path, typer.Option(help="where the site and its pictures are kept")] = Path("data/site"),
-    allow_host: Annotated[list[str] | None, typer.Option(help="a further name it answers to; may be repeated")] = None,
+    host: Annotated[
+        str, typer.Option(envvar="GARNETFERN_HOST", help="anything but this machine alone asks visitors for a token")
+    ] = "127.0.0.1",
+    port: Annotated[int, typer.Option(envvar="GARNETFERN_PORT", min=1, max=65535)] = 8420,
+    data: Annotated[
+        Path, typer.Option(envvar="GARNETFERN_DATA", help="where the site and its pictures are kept")
+    ] = Path("data/site"),
+    allow_host: Annotated[
+        list[str] | None,
+        typer.Option(envvar="GARNETFERN_ALLOW_HOST", help="a further name it answers to; may be repeated"),
+    ] = None,
+    memory: Annotated[
+        int,
+        typer.Option(envvar="GARNETFERN_MEMORY", min=64, help="how many MB of what was computed are kept at hand"),
+    ] = MOST // MB,
 ) -> None:
-    """Start the application and print its address."""
+    """Start the application and print its address. What is not said here may be said in the environment."""
     from ..api.app import WEB, create_app
     from ..api.guard import Door, new_token
     from ..api.guard.door import is_loopback
@@ -49,7 +62,7 @@ def serve(
         start_site(data, demo)
     token = None if is_loopback(host) else new_token()
     with telling(data):
-        application = create_app(data, Door.of([host, *(allow_host or [])], token))
+        application = create_app(data, Door.of([host, *(allow_host or [])], token), Cache(memory * MB))
     if not WEB.is_dir():
         typer.echo("The interface is not built; run `make setup` first. The API is served alone.", err=True)
     if token is None:

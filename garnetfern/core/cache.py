@@ -68,10 +68,11 @@ class Cache:
     """Keeps values by kind and key; of those longest not asked for, as many go as are too heavy together.
 
     Keys are made of content alone, so that a value holds for whoever asks. Safe across threads; what two ask for at
-    the same time may be made twice.
+    the same time may be made twice. `weigh` gives what a value weighs, of which `most` is the limit: bytes, as a rule.
     """
 
-    def __init__(self, most: int = MOST) -> None:
+    def __init__(self, most: int = MOST, weigh: Callable[[object], int] = weight) -> None:
+        self._weigh = weigh
         self._values: LRUCache[Hashable, tuple[int, Any]] = LRUCache(most, getsizeof=lambda entry: entry[0])
         self._lock = threading.Lock()
         self._hits: Counter[str] = Counter()
@@ -86,7 +87,7 @@ class Cache:
         if known is not _MISSING:
             return cast(T, cast(tuple[int, Any], known)[1])
         made = make()
-        entry = (weight(made), made)
+        entry = (self._weigh(made), made)
         with self._lock:
             if entry[0] <= self._values.maxsize:
                 self._values[place] = entry

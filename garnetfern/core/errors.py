@@ -1,15 +1,28 @@
-"""What can be wrong with what somebody hands in.
+"""What can be wrong with what somebody hands in or asks for.
 
 GarnetfernError
-├─ DocumentError      a site document that is not valid; carries every problem with its path
-├─ LengthError        a text that is not a length
-├─ ColourError        a text that is not a colour
-├─ PictureError       a file that cannot be used as a picture
-├─ SiteFileError      a site file (zip) that cannot be opened
-├─ NotFoundError      something that was asked for is not there
-└─ StaleError         a change that was based on an older revision
+├─ DocumentError        a site document that is not valid; carries every problem with its path
+├─ LengthError          a text that is not a length
+├─ ColourError          a text that is not a colour
+├─ PictureError         a file that cannot be used as a picture
+├─ SiteFileError        a site file (zip) that cannot be opened
+├─ VisitsError          a table of visits that cannot be read
+├─ NotFoundError        something that was asked for is not there
+├─ StaleError           a change that was based on an older revision
+├─ SupersededError      a question that was asked anew; its answer is not needed any more
+├─ NoPictureError       a block that needs a picture where there is none yet
+├─ InUseError           a picture that is to go while it is used
+├─ AlreadyThereError    a file that is on the shelf already
+├─ KeepsJoinError       a change that would tear a join apart
+├─ ScreenError          screens that cannot be changed so
+├─ RoomError            no worker for somebody's file could be started
+└─ StoreError           something about what is kept on disk
+   ├─ FolderError       the data folder cannot be opened; nothing in it was touched
+   ├─ DamagedError      a file is not what it was
+   └─ RefusedError      the system refuses to keep or to read something
 
-Every message states the rule and what was received, in words for the person at the screen.
+Each lies beside what raises it; `api/errors.py` makes all of them answers. Every message states the rule and what was
+received, in words for the person at the screen.
 """
 
 from dataclasses import dataclass

@@ -13,10 +13,10 @@ from garnetfern.core.remedy import kept as kept_of_pictures
 from garnetfern.core.remedy.kinds import KINDS
 from garnetfern.core.remedy.mend import mend, short_blocks
 from garnetfern.core.remedy.plight import Plight
-from garnetfern.core.remedy.proposal import Remedy
 from garnetfern.core.remedy.remedies import Remedies, in_order, no_colours
+from garnetfern.core.remedy.remedy import Remedy
 from garnetfern.core.remedy.search import FINE, narrowed
-from garnetfern.service.views.ways_out import patch_between
+from garnetfern.service.views.remedies import patch_between
 from garnetfern.service.workspace.patch import patched
 from tests.conftest import jpeg
 from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, reader_of, with_picture

@@ -6,8 +6,8 @@ import pytest
 
 from garnetfern.core.reading import Reader
 from garnetfern.core.reading.widths import WidthRun
-from garnetfern.core.remedy.proposal import Remedy
 from garnetfern.core.remedy.remedies import Remedies
+from garnetfern.core.remedy.remedy import Remedy
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 from tests.sampled import sampled

@@ -1,12 +1,11 @@
 """Coverage of SVG figures."""
 
-from functools import lru_cache
-
 import cv2
 import numpy as np
 import resvg_py
 
 from ..colour.spaces import Pixels
+from .sample import Keep, anew
 
 FINE = 8
 """Small figures are drawn this many times as large and averaged: the browser counts the covered part exactly."""
@@ -21,9 +20,12 @@ def _drawn(svg: str, width: int, height: int) -> Pixels:
     return np.asarray(pixels[:, :, 3], dtype=np.float32) / np.float32(255)
 
 
-@lru_cache(maxsize=128)
-def coverage(svg: str, width: int, height: int) -> Pixels:
+def coverage(svg: str, width: int, height: int, kept: Keep = anew) -> Pixels:
     """How much of each pixel a figure covers, 0..1. `svg` is `width` x `height` px. Height x width."""
+    return kept("figure", (svg, width, height), lambda: _coverage(svg, width, height))
+
+
+def _coverage(svg: str, width: int, height: int) -> Pixels:
     if width * height > SMALL:
         return _drawn(svg, width, height)
     large = _drawn(svg, width * FINE, height * FINE)

@@ -2,7 +2,6 @@
 
 import math
 from dataclasses import replace
-from functools import lru_cache
 
 import cv2
 import numpy as np
@@ -13,15 +12,12 @@ from ..resolve.box import Box
 from ..resolve.records import PlateRecord, ShadowRecord
 from .blend import composite
 from .figure import inked
-from .sample import Region
-
-KEPT = 400_000
-"""How many pixels a figure that is kept has at the most."""
+from .sample import Keep, Region, anew
 
 
-def rounded(box: Box, radius: float, region: Region) -> Pixels:
+def rounded(box: Box, radius: float, region: Region, kept: Keep = anew) -> Pixels:
     """How much of each pixel of a region a box with round corners covers, 0..1. Not to be written to."""
-    return (_rounded if region[2] * region[3] > KEPT else _kept_rounded)(box, radius, region)
+    return kept("rounded", (box, radius, region), lambda: _rounded(box, radius, region), region[2] * region[3])
 
 
 def _rounded(box: Box, radius: float, region: Region) -> Pixels:
@@ -36,18 +32,15 @@ def _rounded(box: Box, radius: float, region: Region) -> Pixels:
     return np.asarray(np.clip(0.5 - (outside - radius), 0, 1), dtype=np.float32)
 
 
-_kept_rounded = lru_cache(maxsize=48)(_rounded)
-
-
 def premultiplied(colour: Rgba) -> Pixels:
     """One pixel of a colour, 0..1."""
     return np.array([*(v / 255 * colour.alpha for v in colour.rgb), colour.alpha], dtype=np.float32)
 
 
-def _shadow(shadow: ShadowRecord, box: Box, radius: float, region: Region) -> Pixels:
+def _shadow(shadow: ShadowRecord, box: Box, radius: float, region: Region, kept: Keep) -> Pixels:
     """A shadow's coverage, whatever its colour. Not to be written to."""
-    shape = replace(shadow, colour=_ANY)
-    return (_cast if region[2] * region[3] > KEPT else _kept_cast)(shape, box, radius, region)
+    key = (replace(shadow, colour=_ANY), box, radius, region)
+    return kept("shadow", key, lambda: _cast(*key), region[2] * region[3])
 
 
 _ANY = Rgba(0, 0, 0)
@@ -64,25 +57,24 @@ def _cast(shadow: ShadowRecord, box: Box, radius: float, region: Region) -> Pixe
     cover = rounded(cast, corner, wide)
     if sigma > 0:
         cover = np.asarray(cv2.GaussianBlur(cover, (2 * margin + 1, 2 * margin + 1), sigma), dtype=np.float32)
-    return cover[margin : margin + region[3], margin : margin + region[2]]
+    return np.ascontiguousarray(cover[margin : margin + region[3], margin : margin + region[2]])
 
 
-_kept_cast = lru_cache(maxsize=32)(_cast)
-
-
-def framed(plate: PlateRecord, box: Box, base: Pixels | None, stack: Pixels, region: Region) -> Pixels:
+def framed(
+    plate: PlateRecord, box: Box, base: Pixels | None, stack: Pixels, region: Region, kept: Keep = anew
+) -> Pixels:
     """A plate in a region, premultiplied RGBA: its shadow outside, its stack inside the key line, the line itself.
 
     `stack` is all of its sheets; below the key line there is only the `base`.
     """
-    outer = rounded(box, plate.radius, region)
-    inner = rounded(plate.inner(box), plate.radius - plate.line, region) if plate.line else outer
+    outer = rounded(box, plate.radius, region, kept)
+    inner = rounded(plate.inner(box), plate.radius - plate.line, region, kept) if plate.line else outer
     rim = np.clip(outer - inner, 0, 1)
     found = stack * inner[..., None]
     if base is not None and plate.line:
         found = found + base * rim[..., None]
     if plate.shadow is not None:
-        cast = _shadow(plate.shadow, box, plate.radius, region) * (1 - outer)
+        cast = _shadow(plate.shadow, box, plate.radius, region, kept) * (1 - outer)
         found = composite(inked(cast, premultiplied(plate.shadow.colour)), found, "normal")
     if plate.line and plate.line_colour is not None:
         found = composite(found, inked(rim, premultiplied(plate.line_colour)), "normal")

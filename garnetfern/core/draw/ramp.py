@@ -1,13 +1,11 @@
 """The colours of a gradient (CSS Images 4, section 3.4): premultiplied interpolation in sRGB or OKLab."""
 
-from functools import lru_cache
-
 import numpy as np
 from numpy.typing import NDArray
 
 from ..colour.spaces import Pixels, from_oklab, oklab
 from ..resolve.sheets import Ramp
-from .sample import Region
+from .sample import Keep, Region, anew
 
 STEPS = 16384
 """Entries of a table of colours: a hard edge is off by a thousandth of a px in each hundred at the most."""
@@ -39,16 +37,18 @@ def colours_at(ramp: Ramp, places: Floats) -> Pixels:
     return np.asarray(found, dtype=np.float32)
 
 
-@lru_cache(maxsize=256)
-def _table(ramp: Ramp) -> tuple[float, float, Pixels]:
-    """First place, entries per unit, and the colours from the first stop to the last, and once more beyond each."""
-    first, last = ramp.stops[0][0], ramp.stops[-1][0]
-    width = max(last - first, FLAT)
+def _table(ramp: Ramp) -> Pixels:
+    """The colours from the first stop to the last in equal steps, and once more beyond each."""
+    first, width = ramp.stops[0][0], _width(ramp)
     places = first + (np.arange(-1, STEPS + 1) + 0.5) / STEPS * width
     table = colours_at(Ramp(ramp.shape, (0, 0), (0, 0), ramp.stops, False, ramp.space), places)
     if ramp.repeating:
         table[0], table[-1] = table[-2], table[1]
-    return first, STEPS / width, table
+    return table
+
+
+def _width(ramp: Ramp) -> float:
+    return max(ramp.stops[-1][0] - ramp.stops[0][0], FLAT)
 
 
 def places_of(ramp: Ramp, part: Region) -> Floats:
@@ -70,13 +70,14 @@ def places_of(ramp: Ramp, part: Region) -> Floats:
     return np.asarray(x * across if abs(down) * height < FLAT else x * across + y * down)
 
 
-def ramp_pixels(ramp: Ramp, part: Region) -> Pixels:
+def ramp_pixels(ramp: Ramp, part: Region, kept: Keep = anew) -> Pixels:
     """Premultiplied RGBA of a gradient in a part of the page. Height x width x 4."""
     places = places_of(ramp, part)
     shape = (part[3], part[2], 4)
     if 1 in places.shape:
         return np.broadcast_to(colours_at(ramp, places), shape)
-    first, scale, table = _table(ramp)
+    table = kept("ramp", (ramp.stops, ramp.repeating, ramp.space), lambda: _table(ramp))
+    first, scale = ramp.stops[0][0], STEPS / _width(ramp)
     if ramp.repeating and ramp.stops[-1][0] - first >= FLAT:
         index = np.floor(np.mod((places - first) * scale, STEPS)).astype(np.intp) + 1
     else:

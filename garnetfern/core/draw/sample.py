@@ -83,6 +83,19 @@ class PictureSource(Protocol):
 Kept = TypeVar("Kept", bound=NDArray[Any])
 
 
+class Keep(Protocol):
+    """Where arrays are kept that are costly to make: gives the one of a kind and key, made where it is not at hand."""
+
+    def __call__(self, kind: str, key: Hashable, make: Callable[[], Kept], size: int = 0, /) -> Kept:
+        """`size` in px decides whether it is worth its room. What is given must not be written to."""
+        ...
+
+
+def anew(_: str, __: Hashable, make: Callable[[], Kept], ___: int = 0, /) -> Kept:
+    """Keeps nothing."""
+    return make()
+
+
 class Sampler:
     """Samples pictures for painting, and keeps what it sampled for small regions: an overlay's change asks again."""
 
@@ -95,8 +108,8 @@ class Sampler:
     def _sample(self, rendition: Rendition, drawn: Pair, start: Pair, part: Region, period: Periods) -> Picture:
         return sample(self._source.pixels(rendition), drawn, start, part, period)
 
-    def kept(self, kind: str, key: Hashable, make: Callable[[], Kept], size: int) -> Kept:
-        """What was made of a kind for a key; made where it is not at hand. Only what is small (in px) is kept."""
+    def kept(self, kind: str, key: Hashable, make: Callable[[], Kept], size: int = 0, /) -> Kept:
+        """Keeps what is small (in px), and what is given no size, as it serves regions of any."""
         return make() if size > self.SMALL else self._cache.get(kind, key, make)
 
     def sampled(self, sheet: ImageSheet, part: Region) -> Picture:

@@ -14,7 +14,7 @@ from ..resolve.records import AreaRecord, BlockRecord, PageRecord
 from ..resolve.sheets import Sheet
 from .kept import kept
 from .plight import quotient
-from .proposal import plain_behind
+from .remedy import plain_behind
 from .search import narrowed
 
 STEP = 0.01

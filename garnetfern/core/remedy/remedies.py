@@ -17,7 +17,7 @@ from .base import begin
 from .kept import kept
 from .kinds import KINDS
 from .plight import Colours, Plight, Trial, quotient
-from .proposal import Proposal, Remedy, plain_behind
+from .remedy import Proposal, Remedy, plain_behind
 
 Told = Callable[[float], None]
 """Is told how far a search is, 0..1."""

@@ -10,6 +10,8 @@ import numpy as np
 import uharfbuzz as hb
 from fontTools.ttLib import TTFont
 
+from ..cache import Cache
+
 GENERIC = {"sans-serif": "sans-serif", "serif": "serif", "handwriting": "cursive", "display": "sans-serif"}
 
 
@@ -113,6 +115,9 @@ class Family:
         return math.floor(extents.ascender / 65536 + 0.5), math.floor(-extents.descender / 65536 + 0.5)
 
 
+LAID = 320
+
+
 @dataclass(frozen=True, eq=False)
 class FontBook:
     """All families by name."""
@@ -123,6 +128,11 @@ class FontBook:
     def by_name(self) -> dict[str, Family]:
         """Family by its name."""
         return {family.name: family for family in self.families}
+
+    @cached_property
+    def laid(self) -> Cache:
+        """Bands that were laid out with these fonts, counted: they are many small records, slow to weigh."""
+        return Cache(LAID, lambda _: 1)
 
     def names(self) -> frozenset[str]:
         """The names of all families."""

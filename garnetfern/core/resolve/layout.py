@@ -1,8 +1,5 @@
 """The boxes of a page at one viewport: bands stack, columns share a width, blocks stack with gaps."""
 
-import threading
-from collections import OrderedDict
-from collections.abc import Hashable
 from dataclasses import replace
 from typing import Any
 
@@ -188,19 +185,15 @@ _UNPAINTED: Any = {
 }
 """What of a page does not move its boxes: changes of it are what people make most, while they look."""
 
-_KEPT = 320
-_laid: OrderedDict[Hashable, tuple[BandRecord, ...]] = OrderedDict()
-_lock = threading.Lock()
-
 
 def _bands(site: Site, shown: Page, viewport: Viewport, fonts: FontBook) -> tuple[BandRecord, ...]:
     """The bands of a page that is free of exceptions, one under the other; kept by all that moves their boxes."""
     pictures = tuple(picture_size(site, b) for b in shown.blocks() if b.assets())
-    key = (shown.model_dump_json(exclude=_UNPAINTED), site.language, pictures, viewport, id(fonts))
-    with _lock:
-        if key in _laid:
-            _laid.move_to_end(key)
-            return _laid[key]
+    key = (shown.model_dump_json(exclude=_UNPAINTED), site.language, pictures, viewport)
+    return fonts.laid.get("bands", key, lambda: _laid_out(site, shown, viewport, fonts))
+
+
+def _laid_out(site: Site, shown: Page, viewport: Viewport, fonts: FontBook) -> tuple[BandRecord, ...]:
     width = page_width(shown, viewport)
     left = layout_unit((viewport.width - width) / 2)
     bands: list[BandRecord] = []
@@ -209,12 +202,7 @@ def _bands(site: Site, shown: Page, viewport: Viewport, fonts: FontBook) -> tupl
         if band.visible:
             bands.append(lay_out_band(site, band, top, left, width, viewport, fonts))
             top = bands[-1].outer.bottom
-    found = tuple(bands)
-    with _lock:
-        _laid[key] = found
-        while len(_laid) > _KEPT:
-            _laid.popitem(last=False)
-    return found
+    return tuple(bands)
 
 
 def lay_out_page(site: Site, page: Page, viewport: Viewport, fonts: FontBook) -> tuple[Page, PageRecord]:

@@ -17,9 +17,9 @@ def source(sheet: GradientSheet, part: Region, pictures: Sampler) -> Pixels:
     """Its ramps over one another."""
 
     def made() -> Pixels:
-        found = ramp_pixels(sheet.ramps[0], part)
+        found = ramp_pixels(sheet.ramps[0], part, pictures.kept)
         for ramp in sheet.ramps[1:]:
-            found = composite(found, ramp_pixels(ramp, part), "normal")
+            found = composite(found, ramp_pixels(ramp, part, pictures.kept), "normal")
         return found
 
     return pictures.kept("ramps", (sheet.ramps, part), made, part[2] * part[3])

@@ -8,7 +8,7 @@ import numpy as np
 from ...colour.spaces import Pixels
 from ...resolve.sheets import PatternSheet
 from ..figure import coverage, inked
-from ..sample import Region, Sampler
+from ..sample import Keep, Region, Sampler, anew
 
 SHEET = PatternSheet
 
@@ -33,9 +33,9 @@ def _turned(tile: Pixels, sheet: PatternSheet, part: Region) -> Pixels:
     return np.asarray(found, dtype=np.float32)
 
 
-def cover(sheet: PatternSheet, part: Region) -> Pixels:
+def cover(sheet: PatternSheet, part: Region, kept: Keep = anew) -> Pixels:
     """How much of each pixel the figures cover."""
-    tile = coverage(sheet.svg, *sheet.size)
+    tile = coverage(sheet.svg, *sheet.size, kept)
     whole = sheet.turn % 360 == 0 and all(float(o).is_integer() for o in sheet.origin)
     if whole:
         return _straight(tile, int(sheet.box.x + sheet.origin[0]), int(sheet.box.y + sheet.origin[1]), part)
@@ -47,4 +47,4 @@ def source(sheet: PatternSheet, part: Region, pictures: Sampler) -> Pixels:
     alpha = sheet.colour.alpha
     fill = np.array([*(v / 255 * alpha for v in sheet.colour.rgb), alpha], dtype=np.float32)
     key = (sheet.svg, sheet.box, sheet.origin, sheet.turn, part)
-    return inked(pictures.kept("pattern", key, lambda: cover(sheet, part), part[2] * part[3]), fill)
+    return inked(pictures.kept("pattern", key, lambda: cover(sheet, part, pictures.kept), part[2] * part[3]), fill)

@@ -4,7 +4,7 @@ from collections.abc import Iterator
 
 from ..base import mended_base
 from ..plight import Plight
-from ..proposal import Proposal
+from ..remedy import Proposal
 
 ORDER = 0
 TITLE = "Base colour"

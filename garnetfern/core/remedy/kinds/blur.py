@@ -4,7 +4,7 @@ from collections.abc import Iterator
 
 from ...document import ImageLayer, Page
 from ..plight import Plight
-from ..proposal import Proposal
+from ..remedy import Proposal
 from ..search import APPROXIMATE, least
 
 ORDER = 10

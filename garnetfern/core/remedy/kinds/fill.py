@@ -8,7 +8,7 @@ from ...colour.notation import parse_colour
 from ...document import Page
 from ..base import mended_base, said
 from ..plight import Plight
-from ..proposal import Proposal
+from ..remedy import Proposal
 
 ORDER = 1
 TITLE = "Colour of the words"

@@ -6,7 +6,7 @@ from math import dist
 
 from ...document import ImageLayer, Page
 from ..plight import Plight
-from ..proposal import Proposal, percent
+from ..remedy import Proposal, percent
 
 ORDER = 11
 TITLE = "Part of the picture"

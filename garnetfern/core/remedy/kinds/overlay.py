@@ -5,7 +5,7 @@ from collections.abc import Iterator
 from ...colour.mix import lightness_of, towards
 from ...document import ColourLayer, Ids, Page
 from ..plight import Plight
-from ..proposal import Proposal, percent
+from ..remedy import Proposal, percent
 from ..search import least
 
 ORDER = 3

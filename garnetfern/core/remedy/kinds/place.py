@@ -5,7 +5,7 @@ from itertools import product
 
 from ...document import Align, Band, Page
 from ..plight import Plight
-from ..proposal import Proposal
+from ..remedy import Proposal
 
 ORDER = 7
 TITLE = "Place of the words"

@@ -9,7 +9,7 @@ from itertools import product
 from ...colour.notation import parse_colour
 from ...document import Backdrop, Padding, Page, Plate, Shadow
 from ..plight import Plight
-from ..proposal import Proposal, percent
+from ..remedy import Proposal, percent
 from ..search import APPROXIMATE, least
 from .overlay import tones
 

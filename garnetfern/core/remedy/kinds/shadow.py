@@ -5,7 +5,7 @@ from collections.abc import Iterator
 from ...colour.notation import parse_colour
 from ...document import Page, TextShadow
 from ..plight import Plight
-from ..proposal import Proposal, percent
+from ..remedy import Proposal, percent
 from ..search import APPROXIMATE, least
 
 ORDER = 9

@@ -4,7 +4,7 @@ from collections.abc import Iterator
 
 from ...document import Area, LayerBase, Page, with_backdrop
 from ..plight import Plight
-from ..proposal import Proposal, percent
+from ..remedy import Proposal, percent
 from ..search import least
 
 ORDER = 2

@@ -5,7 +5,7 @@ from collections.abc import Iterator
 from ...colour.mix import towards
 from ...document import ColourLayer, Page
 from ..plight import Plight
-from ..proposal import Proposal
+from ..remedy import Proposal
 from ..search import least
 
 ORDER = 6

@@ -14,8 +14,8 @@ from ...core.reading import Reader, Reading, Situation, situations
 from ...core.remedy.kinds import KINDS
 from ...core.remedy.mend import Mended, mend
 from ...core.remedy.plight import Colours, Plight, Trial
-from ...core.remedy.proposal import Remedy
 from ...core.remedy.remedies import Remedies
+from ...core.remedy.remedy import Remedy
 from ...core.resolve.records import PageRecord
 from ..runtime.difference import difference
 from ..runtime.told import DoingLine, told_lines
