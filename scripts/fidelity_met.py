@@ -96,9 +96,7 @@ def remedied(browser: Browser, wanted: int) -> Rows:
                 rows.append({"page": seed, "kind": "none", "core": 0.0, "seen": 0.0, "required": 1.0, "kept": 0.0})
                 continue
             opened = open_met(browser, reader, site, remedy.page, remedy.situation)
-            record = reader.resolve(site, remedy.page, remedy.situation)
-            words = next(b for b in record.blocks() if b.id == block.id)
-            seen = seen_ratio(opened, words) or 0.0
+            seen = seen_ratio(opened, block.id) or 0.0
             opened.close()
             row = {"page": seed, "kind": remedy.kind, "core": remedy.worst.ratio, "seen": seen}
             rows.append(row | {"required": remedy.worst.required, "kept": remedy.kept})

@@ -1,6 +1,7 @@
 """Headless Chromium on emitted pages: what it paints and where it puts things."""
 
 import io
+import re
 import tempfile
 from collections.abc import Iterator
 from contextlib import contextmanager
@@ -65,9 +66,17 @@ PROBE = """([id, wanted]) => {
   }
   CSS.highlights.set('probe', new Highlight(...ranges));
 }"""
+LETTERING = """(id) => {
+  const walk = document.createTreeWalker(document.querySelector('.gf-' + id), NodeFilter.SHOW_TEXT);
+  while (walk.nextNode() && !walk.currentNode.data.trim());
+  const style = getComputedStyle(walk.currentNode.parentElement);
+  return [style.webkitTextFillColor, style.fontSize];
+}"""
 CLASSES = 6
 """Letters are shown in turns, every third one of every second line, so that no two of them touch."""
 
+Fill = tuple[float, float, float, float]
+"""Red, green and blue 0..255, alpha 0..1."""
 Part = tuple[int, int, int, int]
 """Left, top, width and height of a part of a page, px."""
 EAGER = """() => Promise.all([...document.images].map((i) => { i.loading = 'eager'; return i.decode(); }))"""
@@ -121,6 +130,12 @@ class Opened:
     def letters(self) -> dict[str, list[list[Any]]]:
         """Characters of every block with their boxes, in the order of the text."""
         return dict(self.page.evaluate(LETTERS))
+
+    def lettering(self, block: str) -> tuple[Fill, float]:
+        """The fill of the block's letters, and their size in px, as the browser has computed them."""
+        fill, size = self.page.evaluate(LETTERING, block)
+        red, green, blue, *alpha = map(float, re.findall(r"[\d.]+", fill))
+        return (red, green, blue, alpha[0] if alpha else 1.0), float(size.removesuffix("px"))
 
     def styled(self, css: str, part: Part | None = None) -> NDArray[np.float32]:
         """The whole page, or a part of it, with more CSS, as pixels."""

@@ -9,7 +9,7 @@ from garnetfern.core.css import bundle_files
 from garnetfern.core.draw.paint import paint_backdrops
 from garnetfern.core.draw.words import ink_letters, paint_around
 from garnetfern.core.reading import Reader, situations
-from garnetfern.core.resolve.records import BlockRecord, PageRecord
+from garnetfern.core.resolve.records import PageRecord
 from garnetfern.fonts import font_bytes, shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 
@@ -57,12 +57,11 @@ def _pixels(record: PageRecord, opened: Opened, reader: Reader, outcome: Outcome
     outcome.within = float((off.max(axis=2) <= 3).mean())
 
 
-def _reading(block: BlockRecord, core: float, required: float, opened: Opened, outcome: Outcome) -> None:
+def _reading(block: str, core: float, required: float, opened: Opened, outcome: Outcome) -> None:
     ground = opened.styled(HIDDEN)
-    red, green, blue = block.fill.rgb
-    fill = (red, green, blue, block.fill.alpha)
-    ratios = letter_ratios(ground, opened.ink(block.id), opened.letters()[block.id], block.size, fill)
-    outcome.readings.append((block.id, core, min(ratio for _, ratio in ratios), required))
+    fill, size = opened.lettering(block)
+    ratios = letter_ratios(ground, opened.ink(block), opened.letters()[block], size, fill)
+    outcome.readings.append((block, core, min(ratio for _, ratio in ratios), required))
 
 
 def compare(browser: Browser, sample: Sample, with_readings: bool = True) -> list[Outcome]:
@@ -90,7 +89,7 @@ def compare(browser: Browser, sample: Sample, with_readings: bool = True) -> lis
                 found = reader.read(record, block, situation, sample.site.requirement)
                 hollow = block.stroke is not None and block.stroke.hollow
                 if found.ratio is not None and not hollow:
-                    _reading(block, found.ratio, found.required, opened, outcome)
+                    _reading(block.id, found.ratio, found.required, opened, outcome)
         outcomes.append(outcome)
     opened.close()
     return outcomes

@@ -16,7 +16,6 @@ from playwright.sync_api import Browser
 from garnetfern.core.css import bundle_files
 from garnetfern.core.document import Page, Site, read_site
 from garnetfern.core.reading import Reader, Situation, situations
-from garnetfern.core.resolve.records import BlockRecord
 from garnetfern.fonts import font_bytes, shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 
@@ -85,16 +84,15 @@ def _part(opened: Opened, letters: list[list[Any]], size: float) -> Part:
     return (left, top, min(int(wide), right) - left, min(int(tall), foot) - top)
 
 
-def seen_ratio(opened: Opened, block: BlockRecord, sight: tuple[float, float] | None = None) -> float | None:
+def seen_ratio(opened: Opened, block: str, sight: tuple[float, float] | None = None) -> float | None:
     """The worst letter's ratio on a screenshot; with `sight` (top and height) of those on the screen only."""
-    letters = opened.letters()[block.id]
+    letters = opened.letters()[block]
     if sight is not None:
         letters = [_whole(letter, *sight) for letter in letters]
-    red, green, blue = block.fill.rgb
-    fill = (red, green, blue, block.fill.alpha)
-    part = _part(opened, letters, block.size)
+    fill, size = opened.lettering(block)
+    part = _part(opened, letters, size)
     moved = [[c, x - part[0], y - part[1], w, h] for c, x, y, w, h in letters]
-    ratios = letter_ratios(opened.styled(HIDDEN, part), opened.ink(block.id, part), moved, block.size, fill)
+    ratios = letter_ratios(opened.styled(HIDDEN, part), opened.ink(block, part), moved, size, fill)
     return min((ratio for _, ratio in ratios), default=None)
 
 
@@ -145,7 +143,7 @@ def met(
             if hollow or (sight and _cut_through(opened, block.id, *sight)):
                 continue
             core = reader.read(record, block, situation, site.requirement)
-            seen = seen_ratio(opened, block, sight)
+            seen = seen_ratio(opened, block.id, sight)
             if core.ratio is not None and seen is not None:
                 name = f"{site.name}, {situation.name}, {block.id}"
                 yield Met(name, situation.kind, core.ratio, seen, core.required)

@@ -1,6 +1,7 @@
 """The browser as referee, over a few of the banners that scripts/fidelity.py measures."""
 
 import statistics
+from pathlib import Path
 
 import pytest
 
@@ -71,3 +72,8 @@ def test_every_size_repeat_position_and_attachment_agrees(browser, attachment, k
         assert agreement.mean <= (1.1 if density == 1 else 2.6), agreement
     assert statistics.median(a.mean for a in found) <= 0.5
     assert max(a.mean for a in found) <= GAPS
+
+
+def test_the_referee_measures_with_code_of_its_own():
+    for name in ("browser", "measure"):
+        assert "garnetfern" not in (Path(__file__).parent / f"{name}.py").read_text()

@@ -11,10 +11,10 @@
   const name = $props.id();
 </script>
 
-<fieldset class="flex min-w-0 items-center gap-2">
+<fieldset class="flex items-center gap-2 {short ? 'min-w-0' : ''}">
   <legend class="sr-only">{label}</legend>
   <span class="muted {short ? 'w-11' : 'w-[68px]'} shrink-0 text-small" aria-hidden="true">{label}</span>
-  <div class="flex flex-wrap {short ? 'gap-x-2' : 'gap-x-2.5'}">
+  <div class="flex {short ? 'flex-wrap gap-x-2' : 'gap-x-2.5'}">
     {#each options as option (option.value)}
       <label class="option" title={option.note}>
         <input

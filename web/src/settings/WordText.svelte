@@ -111,13 +111,15 @@
         </select>
       </label>
     {/if}
-    <Choice
-      label="Set"
-      short
-      value={lettering.align ?? selection.band?.content?.align ?? 'start'}
-      options={ALIGNS}
-      choose={(align) => void to.keep({ 'lettering/align': align }, `Words ${align}`)}
-    />
+    <div class="shrink-0">
+      <Choice
+        label="Set"
+        short
+        value={lettering.align ?? selection.band?.content?.align ?? 'start'}
+        options={ALIGNS}
+        choose={(align) => void to.keep({ 'lettering/align': align }, `Words ${align}`)}
+      />
+    </div>
     {#if !own.includes('items')}
       <Field
         label="Link"

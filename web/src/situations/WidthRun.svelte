@@ -64,29 +64,27 @@
 </script>
 
 <section aria-labelledby="width-run" class="flex flex-col gap-2">
-  <div class="flex flex-wrap items-baseline gap-x-5">
-    <h2 id="width-run" class="display-face text-head">Every width</h2>
-    <p role="status">
-      {#if run}{run.sentence}{:else}<span class="muted"
-          >Reading at every width from {FIRST} to {LAST} px …</span
-        >{/if}
-    </p>
+  <h2 id="width-run" class="display-face text-head">Every width</h2>
+  <!-- one place for how far it is and for what was found: what stands beneath does not move -->
+  <div class="flex min-h-8 items-center max-[900px]:min-h-11">
+    {#if findings.run.share !== null}
+      <Progress
+        label="Reading at every width from {FIRST} to {LAST} px"
+        share={findings.run.share}
+        doing={findings.run.doing}
+        stop={() => findings.run.stop()}
+      />
+    {:else if !findings.runNow && findings.run.stopped}
+      <p class="text-small">
+        It was stopped{run ? '; what is shown is from before the last change' : ''}.
+        <button type="button" class="quiet act" onclick={() => void findings.lookAtWidths()}
+          >Read at every width</button
+        >
+      </p>
+    {:else}
+      <p role="status">{run?.sentence ?? ''}</p>
+    {/if}
   </div>
-  {#if findings.run.share !== null}
-    <Progress
-      label="Reading at every width"
-      share={findings.run.share}
-      doing={findings.run.doing}
-      stop={() => findings.run.stop()}
-    />
-  {:else if !findings.runNow && findings.run.stopped}
-    <p class="text-small">
-      It was stopped{run ? '; what is shown is from before the last change' : ''}.
-      <button type="button" class="quiet act" onclick={() => void findings.lookAtWidths()}
-        >Read at every width</button
-      >
-    </p>
-  {/if}
   <div bind:clientWidth={width}>
     <svg
       width={plot}

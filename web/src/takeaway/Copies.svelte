@@ -4,6 +4,8 @@
   import type { DailyCopy } from '../api/types';
   import { useBench } from '../state/context';
 
+  /** Told once it is known how many copies there are. */
+  let { known }: { known: () => void } = $props();
   const { doc, edits, notices } = useBench();
 
   let copies = $state.raw<DailyCopy[] | null>(null);
@@ -20,7 +22,8 @@
       })
       .catch(
         (error: unknown) => (failed = error instanceof Error ? error.message : 'They cannot be read now.'),
-      );
+      )
+      .finally(known);
   });
 
   const long = (day: string) =>

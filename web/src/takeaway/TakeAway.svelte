@@ -14,6 +14,8 @@
   let rule = $state.raw<Rule | null>(null);
   /** Whether the first rule is there, or will not come; what stands beneath would jump before. */
   let written = $state(false);
+  /** Whether the daily copies are there, or will not come: the same for what stands beneath in a narrow window. */
+  let counted = $state(false);
   let copied = $state(false);
   let packing = $state('');
   let problem = $state<string | null>(null);
@@ -140,15 +142,17 @@
           </p>
           {#if problem}<p role="alert" class="pt-1.5 text-error">{problem}</p>{/if}
         </section>
-        <Copies />
+        <Copies known={() => (counted = true)} />
       </div>
     {/if}
   </section>
 
-  <div class="flex flex-col gap-6">
-    <Bundle save={download} />
-    <Weights />
-  </div>
+  {#if counted}
+    <div class="flex flex-col gap-6">
+      <Bundle save={download} />
+      <Weights />
+    </div>
+  {/if}
 </main>
 
 <style>
