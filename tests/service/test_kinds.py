@@ -3,12 +3,16 @@
 import pytest
 from pydantic import TypeAdapter
 
-from garnetfern.core.document import Layer, read_site
+from garnetfern.core.document import Layer, Site, read_site
 from garnetfern.core.document.layers import LAYER_KINDS
 from garnetfern.fonts import shipped_fonts
-from garnetfern.service.kinds.layers import KINDS, aside, ink, kinds, offered
+from garnetfern.service.kinds.layers import KINDS, Offer, aside, ink, kinds, offered
 
 LAYERS = TypeAdapter(Layer)
+
+
+def offers_of(site: Site, kind: str) -> list[Offer]:
+    return next(one["offers"] for one in offered(site, site.pages[0]) if one["kind"] == kind)
 
 
 def test_every_kind_of_layer_is_offered_and_named():
@@ -20,8 +24,7 @@ def test_every_kind_of_layer_is_offered_and_named():
 
 @pytest.mark.parametrize("kind", KINDS)
 def test_every_offer_becomes_a_layer_of_a_page_as_it_is(demo, kind):
-    page = demo.site.pages[0]
-    found = offered(demo.site, page)[kind]
+    found = offers_of(demo.site, kind)
     assert found
     assert len({offer.name for offer in found}) == len(found)
     plain = demo.site.model_dump(mode="json")
@@ -42,5 +45,4 @@ def test_every_offer_becomes_a_layer_of_a_page_as_it_is(demo, kind):
 def test_colours_are_the_site_s_own_and_two_plain_ones_where_it_has_none(demo):
     bare = demo.site.model_copy(update={"palette": ()})
     for site, wanted in ((demo.site, list(demo.site.palette)), (bare, ["#000000", "#ffffff"])):
-        found = offered(site, site.pages[0])["colour"]
-        assert [offer.layer["colour"] for offer in found] == wanted
+        assert [offer.layer["colour"] for offer in offers_of(site, "colour")] == wanted
