@@ -2,6 +2,8 @@
 
     python scripts/mutants.py [how many] [--seed n]
 
+Those of `known_mutants.json` once lived; they come first and must all be killed.
+
 Mutants are drawn at random over `core/colour`, `core/reading`, `core/resolve` and `core/remedy`; each runs in a copy of
 its own, the tests of the mutated module first. Prints what survived; ends with 1 where under 85 of 100 were killed.
 """
@@ -9,6 +11,7 @@ its own, the tests of the mutated module first. Prints what survived; ends with 
 import argparse
 import ast
 import copy
+import json
 import os
 import random
 import shutil
@@ -86,6 +89,19 @@ def _with(lines: list[bytes], part: Any, now: str) -> str:
     return b"\n".join([*lines[:first], there, *lines[last + 1 :]]).decode()
 
 
+def known() -> list[Mutant]:
+    """Those that once lived."""
+    found = []
+    for row in json.loads((ROOT / "scripts" / "known_mutants.json").read_text()):
+        path = ROOT / "garnetfern" / "core" / row["file"]
+        text = path.read_text("utf-8")
+        before, there, after = text.partition(row["was"])
+        if not there:
+            raise ValueError(f"{row['file']} does not say {row['was']!r} any more.")
+        found.append(Mutant(path, before.count("\n") + 1, row["was"], row["now"], before + row["now"] + after))
+    return found
+
+
 def tests_for(path: Path) -> list[str]:
     """The tests of the core: those whose names share a word with the module's first, slow ones last."""
     words = {w.rstrip("s") for w in (*path.stem.split("_"), path.parent.name)}
@@ -127,7 +143,7 @@ def main() -> int:
     args = asked.parse_args()
     files = sorted(p for room in ROOMS for p in (ROOT / "garnetfern" / "core" / room).rglob("*.py"))
     every = [m for path in files for m in mutants_of(path)]
-    drawn = random.Random(args.seed).sample(every, min(args.count, len(every)))
+    drawn = [*known(), *random.Random(args.seed).sample(every, min(args.count, len(every)))]
     with tempfile.TemporaryDirectory() as temporary, ThreadPoolExecutor(args.at_once) as pool:
         copies: SimpleQueue[Path] = SimpleQueue()
         for n in range(args.at_once):
