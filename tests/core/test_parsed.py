@@ -17,7 +17,6 @@ from tests.referee.stacks import generate_stack
 FONTS = shipped_fonts()
 MAKERS = (generate, generate_page, generate_lettering, generate_stack, generate_met)
 SEEDS = (3, 8)
-SEEDS = (3, 8)
 SITES = {
     **{f"{make.__name__} {n}": lambda make=make, n=n: make(n).site for make in MAKERS for n in SEEDS},
     **{f"kind {kind}": lambda kind=kind: samples_page(kind)[0].site for kind in SAMPLES},

@@ -20,11 +20,12 @@ from .vouching import LetteringNote, lettering_notes
 
 
 class SituationView(TypedDict):
-    """A situation, its kind, and the share of visits (0..1) that come on its screen."""
+    """A situation, what of it the bench shows, and the share of visits (0..1) that come on its screen."""
 
     id: str
     name: str
-    kind: str
+    at_rest: bool
+    pointed: bool
     screen: str
     scroll: float
     share: float
@@ -152,7 +153,8 @@ def situations_view(reader: Reader, site: Site, page: Page, told: Told = silent)
         {
             "id": s.id,
             "name": s.name,
-            "kind": s.kind,
+            "at_rest": s.at_rest,
+            "pointed": s.moment.pointed == 1,
             "screen": s.screen,
             "scroll": s.moment.scroll,
             "share": round(shares[s.screen], 4),

@@ -3806,15 +3806,17 @@ export interface components {
         };
         /**
          * SituationView
-         * @description A situation, its kind, and the share of visits (0..1) that come on its screen.
+         * @description A situation, what of it the bench shows, and the share of visits (0..1) that come on its screen.
          */
         SituationView: {
             /** Id */
             id: string;
             /** Name */
             name: string;
-            /** Kind */
-            kind: string;
+            /** At Rest */
+            at_rest: boolean;
+            /** Pointed */
+            pointed: boolean;
             /** Screen */
             screen: string;
             /** Scroll */

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Screen } from '../api/types';
   import { ScreenDrag } from './drag';
+  import { dragOf } from '../layers/drag';
   import { apply, elementOf, idsAt } from './frame';
   import { letterAt, mark, outline } from './marks';
   import { useBench } from '../state/context';
@@ -22,7 +23,7 @@
       ? findings.met.filter((r) => r.screen === screen.id)
       : findings.short.filter((r) => r.screen === screen.id && !r.missing && r.pointed === sight.pointed),
   );
-  const grab = $derived(selection.layer?.kind === 'image' || selection.layer?.kind === 'gradient');
+  const grab = $derived(dragOf(selection.layer) !== undefined);
 
   function listen(inner: Document): void {
     const drag = new ScreenDrag(bench, screen);
@@ -78,12 +79,9 @@
   $effect(() => {
     if (!page || !sight.live) return;
     apply(page, sight.live);
-    const share = sight.situation?.scroll ?? 0;
-    if (sight.situation?.kind === 'scroll') {
-      const inner = page;
-      const way = inner.documentElement.scrollHeight - screen.height;
-      inner.defaultView?.scrollTo(0, share * Math.max(0, way));
-    }
+    if (!sight.situation?.scroll) return;
+    const way = page.documentElement.scrollHeight - screen.height;
+    page.defaultView?.scrollTo(0, sight.situation.scroll * Math.max(0, way));
   });
 
   $effect(() => {

@@ -34,8 +34,8 @@
   function open(situation: Situation, block: string): void {
     selection.chooseBlock(block.split('/')[0] ?? block);
     sight.bring(situation.screen);
-    if (situation.kind === 'over') sight.point(true);
-    else sight.meet(situation.kind === 'rest' ? null : situation);
+    if (situation.pointed) sight.point(true);
+    else sight.meet(situation.at_rest ? null : situation);
     place.go('bench');
   }
 
