@@ -1,11 +1,10 @@
 """A page's markup. Everything the owner has written is escaped."""
 
-from ..document import Backdrop, Band, Column, Page
+from ..document import Backdrop, Band, Column, Page, ever_visible
 from .blocks import block_markup
 from .escape import html_words
 from .layers import layer_elements
 from .pictures import Emission
-from .visible import ever_visible
 
 TAGS = {"header": "header", "footer": "footer"}
 

@@ -4,12 +4,12 @@ Emitting compares the rules of each screen with those of the page without except
 """
 
 from ..colour.notation import parse_colour
-from ..document import Area, Backdrop, Band, Block, Column, Join, Layer, Page, Plate, Site
+from ..document import Area, Backdrop, Band, Block, Column, Join, Layer, Page, Plate, Site, ever_visible
 from ..resolve.fonts import FontBook
 from .blocks import BlockContext, block_declarations
 from .declarations import Declarations, number, rule
 from .layers import layer_declarations
-from .visible import display, ever_visible
+from .visible import display
 
 Rules = dict[str, Declarations]
 

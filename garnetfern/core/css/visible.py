@@ -4,12 +4,6 @@ from ..document import Band, Block, Layer
 from .declarations import Declarations
 
 
-def ever_visible(item: Layer | Band | Block) -> bool:
-    """Whether something is to be seen on any screen."""
-    exceptions = getattr(item, "screens", {}).values()
-    return item.visible or any(e.visible for e in exceptions)
-
-
 def display(item: Layer | Band | Block, value: str) -> Declarations:
     """`display`, where it differs between screens or the thing is hidden."""
     if not item.visible:

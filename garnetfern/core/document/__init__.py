@@ -32,7 +32,7 @@ from .model import (
 )
 from .plate import Line, Padding, Plate, Shadow
 from .read import migrate, read_site, site_schema
-from .screens import Screen, screen_for
+from .screens import Screen, ever_visible, screen_for
 
 __all__ = [
     "BLOCK_KINDS",
@@ -86,6 +86,7 @@ __all__ = [
     "crop_of",
     "each_backdrop",
     "each_block",
+    "ever_visible",
     "ids_of",
     "migrate",
     "page_on",

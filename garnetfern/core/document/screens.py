@@ -31,6 +31,12 @@ class Screen(Model):
 Varying = TypeVar("Varying", bound=Model)
 
 
+def ever_visible(item: Any) -> bool:
+    """Whether a layer, band or block is to be seen on any screen."""
+    exceptions = getattr(item, "screens", {}).values()
+    return bool(item.visible or any(e.visible for e in exceptions))
+
+
 def at_screen(item: Varying, screen: str | None) -> Varying:
     """A part of the document as it is on a screen: its exceptions for that screen laid over its settings."""
     exceptions: dict[str, Model] = getattr(item, "screens", {})

@@ -2,7 +2,7 @@
 
 from typing_extensions import TypedDict
 
-from ...core.document import Page, Site
+from ...core.document import Page, Site, ever_visible
 
 
 class LetteringNote(TypedDict):
@@ -18,7 +18,7 @@ def pictures_shown(page: Page) -> list[str]:
     found: dict[str, None] = {}
     for area in page.areas():
         for layer in area.backdrop.layers:
-            if layer.seen_somewhere():
+            if ever_visible(layer):
                 found |= dict.fromkeys(layer.assets())
     for block in page.blocks():
         if block.visible:

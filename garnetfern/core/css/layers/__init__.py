@@ -10,7 +10,7 @@ import sys
 from collections.abc import Iterable
 from types import ModuleType
 
-from ...document import LAYER_KINDS, LayerBase, Site
+from ...document import LAYER_KINDS, LayerBase, Site, ever_visible
 from ...registry import parts
 from ..declarations import Declarations, number
 from ._ruling import Background, Ruling
@@ -21,7 +21,7 @@ EMITTERS: dict[str, ModuleType] = parts(sys.modules[__name__], LAYER_KINDS)
 
 def layer_elements(layers: Iterable[LayerBase], tag: str = "div") -> str:
     """The elements of those that are to be seen on some screen. Among words `tag` is a span."""
-    return "".join(f'<{tag} class="gf-layer gf-{x.id}"></{tag}>' for x in layers if x.seen_somewhere())
+    return "".join(f'<{tag} class="gf-layer gf-{x.id}"></{tag}>' for x in layers if ever_visible(x))
 
 
 def layer_declarations(layer: LayerBase, site: Site) -> Declarations:

@@ -57,10 +57,6 @@ class LayerBase(Model):
         """The layer with one picture in another's place; itself where it does not show the old one."""
         return self
 
-    def seen_somewhere(self) -> bool:
-        """Whether it is to be seen on some screen."""
-        return self.visible
-
     def depends_on(self) -> frozenset[str]:
         """The members of a moment that what it looks like depends on, beside the viewport."""
         return frozenset()

@@ -98,10 +98,6 @@ class ImageLayer(LayerBase):
         screens = {name: e.model_copy(update={"crop": None}) for name, e in self.screens.items()}
         return self.model_copy(update={"asset": new, "name": title, "crop": None, "screens": screens})
 
-    def seen_somewhere(self) -> bool:
-        """Whether it is to be seen on some screen."""
-        return self.visible or any(e.visible for e in self.screens.values())
-
     def depends_on(self) -> frozenset[str]:
         """Its picture may be missing; and it may move otherwise than the page."""
         moving = {"scroll": (), "fixed": ("scroll",), "slower": ("scroll", "less_motion")}[self.attachment]

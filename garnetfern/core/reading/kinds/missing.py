@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator
 
-from ...document import LayerBase, Page, Screen, Site
+from ...document import LayerBase, Page, Screen, Site, ever_visible
 from ...resolve.lengths import Viewport
 from ...resolve.moment import Moment
 from ..situation import Situation
@@ -12,7 +12,7 @@ ORDER, AT_HAND = 3, True
 
 def shows(layer: LayerBase) -> bool:
     """Whether a layer is a picture that is to be seen on some screen."""
-    return bool(layer.assets()) and layer.seen_somewhere()
+    return bool(layer.assets()) and ever_visible(layer)
 
 
 def found(_: Site, page: Page, screen: Screen) -> Iterator[Situation]:

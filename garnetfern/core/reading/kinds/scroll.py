@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator
 
-from ...document import Page, Screen, Site
+from ...document import Page, Screen, Site, ever_visible
 from ...resolve.lengths import Viewport
 from ...resolve.moment import Moment
 from ..situation import Situation
@@ -16,7 +16,7 @@ letters can pass between two of them."""
 def depending(page: Page, member: str) -> bool:
     """Whether a layer that is to be seen depends on a member of the moment."""
     layers = (layer for area in page.areas() for layer in area.backdrop.layers)
-    return any(member in layer.depends_on() and layer.seen_somewhere() for layer in layers)
+    return any(member in layer.depends_on() and ever_visible(layer) for layer in layers)
 
 
 def found(_: Site, page: Page, screen: Screen) -> Iterator[Situation]:
