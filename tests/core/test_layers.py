@@ -89,6 +89,19 @@ def test_at_no_opacity_nothing_of_a_layer_is_left(kind):
     assert paint_backdrops(record, (9, 9, 40, 40), reader.pictures).reshape(-1, 3).std(axis=0).max() == 0
 
 
+@pytest.mark.parametrize("blend", ["normal", "multiply", "difference"])
+@pytest.mark.parametrize("kind", SAMPLES)
+def test_opacity_goes_the_same_share_of_the_way_whatever_the_blend(kind, blend):
+    """Compositing and Blending 1, section 5: over an opaque backdrop the source's alpha mixes with what is below."""
+    _, layer = SAMPLES[kind][0]
+    painted = []
+    for opacity in (0, 1, 0.4):
+        reader, record = resolved(sample(kind, layer, opacity=opacity, blend=blend))
+        painted.append(paint_backdrops(record, (200, 20, 300, 120), reader.pictures).astype(float))
+    below, whole, part = painted
+    assert np.abs(below + 0.4 * (whole - below) - part).max() <= 1.5
+
+
 @pytest.mark.parametrize(("kind", "name", "layer"), ALL, ids=IDS)
 def test_every_layer_is_emitted_and_said_in_one_rule_or_named(kind, name, layer):
     file = sample(kind, layer)
