@@ -14,6 +14,7 @@ import copy
 import json
 import os
 import random
+import re
 import shutil
 import subprocess
 import sys
@@ -112,23 +113,27 @@ def tests_for(path: Path) -> list[str]:
     return [str(t.relative_to(ROOT)) for t in sorted((ROOT / "tests" / "core").glob("test_*.py"), key=order)]
 
 
-def run(tests: list[str], folder: Path, most: float | None = None) -> bool:
-    """Whether tests pass in a copy. Raises TimeoutExpired after `most` seconds."""
+def failing(tests: list[str], folder: Path, most: float | None = None) -> str | None:
+    """The first test that fails in a copy. Raises TimeoutExpired after `most` seconds."""
     command = [sys.executable, "-m", "pytest", "-x", "-q", "-p", "no:cacheprovider", *tests]
     env = {**os.environ, "CI": "true", "PYTHONDONTWRITEBYTECODE": "1"}
-    return subprocess.run(command, cwd=folder, env=env, capture_output=True, timeout=most, check=False).returncode == 0
+    done = subprocess.run(command, cwd=folder, env=env, capture_output=True, text=True, timeout=most, check=False)
+    if done.returncode == 0:
+        return None
+    named = re.search(r"^(?:FAILED|ERROR) (\S+)", done.stdout, re.MULTILINE)
+    return named[1].rpartition("::")[2] if named else "nothing could be loaded"
 
 
-def killed(mutant: Mutant, copies: "SimpleQueue[Path]", most: float) -> bool:
-    """Whether a test fails with it, or does not end."""
+def killed(mutant: Mutant, copies: "SimpleQueue[Path]", most: float) -> str | None:
+    """The test that fails with it, or does not end."""
     folder = copies.get()
     place = folder / mutant.path.relative_to(ROOT)
     before = place.read_text("utf-8")
     place.write_text(mutant.text, "utf-8")
     try:
-        return not run(tests_for(mutant.path), folder, most)
+        return failing(tests_for(mutant.path), folder, most)
     except subprocess.TimeoutExpired:
-        return True
+        return "time"
     finally:
         place.write_text(before, "utf-8")
         copies.put(folder)
@@ -153,16 +158,17 @@ def main() -> int:
             shutil.copy(ROOT / "pyproject.toml", folder)
             copies.put(folder)
         began = time.monotonic()
-        if not run(tests_for(files[0]), Path(temporary) / "copy-0"):
-            print("The tests fail without any mutant; there is nothing to be learnt from them.")
+        if without := failing(tests_for(files[0]), Path(temporary) / "copy-0"):
+            print(f"{without} fails without any mutant; there is nothing to be learnt from the others.")
             return 2
         most = PATIENCE * (time.monotonic() - began)
         print(f"without a mutant the tests take {most / PATIENCE:.0f} s", flush=True)
         lived = []
-        for mutant, dead in zip(drawn, pool.map(lambda m: killed(m, copies, most), drawn), strict=True):
+        for mutant, by in zip(drawn, pool.map(lambda m: killed(m, copies, most), drawn), strict=True):
             where = f"{mutant.path.relative_to(ROOT)}:{mutant.line}"
-            print(f"{'killed ' if dead else 'LIVES  '} {where}  {mutant.was}  ->  {mutant.now}", flush=True)
-            if not dead:
+            told = f"killed by {by}" if by else "LIVES"
+            print(f"{told}: {where}  {mutant.was}  ->  {mutant.now}", flush=True)
+            if by is None:
                 lived.append(mutant)
     share = 1 - len(lived) / max(1, len(drawn))
     print(f"{len(drawn)} of {len(every)} mutants, {share:.0%} killed, {len(lived)} live")
