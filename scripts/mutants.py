@@ -103,14 +103,14 @@ def known() -> list[Mutant]:
     return found
 
 
-def tests_for(path: Path) -> list[str]:
-    """The tests of the core: those whose names share a word with the module's first, slow ones last."""
+def tests_for(path: Path, folder: Path) -> list[str]:
+    """The tests of the core in a copy: those whose names share a word with the module's first, slow ones last."""
     words = {w.rstrip("s") for w in (*path.stem.split("_"), path.parent.name)}
 
     def order(test: Path) -> tuple[bool, bool, str]:
         return test.stem in SLOW, not words & {w.rstrip("s") for w in test.stem.split("_")}, test.stem
 
-    return [str(t.relative_to(ROOT)) for t in sorted((ROOT / "tests" / "core").glob("test_*.py"), key=order)]
+    return [str(t.relative_to(folder)) for t in sorted((folder / "tests" / "core").glob("test_*.py"), key=order)]
 
 
 def failing(tests: list[str], folder: Path, most: float | None = None) -> str | None:
@@ -121,7 +121,9 @@ def failing(tests: list[str], folder: Path, most: float | None = None) -> str | 
     if done.returncode == 0:
         return None
     named = re.search(r"^(?:FAILED|ERROR) (\S+)", done.stdout, re.MULTILINE)
-    return named[1].rpartition("::")[2] if named else "nothing could be loaded"
+    if named is None:
+        raise RuntimeError(f"The tests did not run: {(done.stdout + done.stderr)[-2000:]}")
+    return named[1].rpartition("::")[2]
 
 
 def killed(mutant: Mutant, copies: "SimpleQueue[Path]", most: float) -> str | None:
@@ -131,7 +133,7 @@ def killed(mutant: Mutant, copies: "SimpleQueue[Path]", most: float) -> str | No
     before = place.read_text("utf-8")
     place.write_text(mutant.text, "utf-8")
     try:
-        return failing(tests_for(mutant.path), folder, most)
+        return failing(tests_for(mutant.path, folder), folder, most)
     except subprocess.TimeoutExpired:
         return "time"
     finally:
@@ -157,8 +159,9 @@ def main() -> int:
                 shutil.copytree(ROOT / part, folder / part, ignore=shutil.ignore_patterns("__pycache__"))
             shutil.copy(ROOT / "pyproject.toml", folder)
             copies.put(folder)
+        whole = Path(temporary) / "copy-0"
         began = time.monotonic()
-        if without := failing(tests_for(files[0]), Path(temporary) / "copy-0"):
+        if without := failing(tests_for(files[0], whole), whole):
             print(f"{without} fails without any mutant; there is nothing to be learnt from the others.")
             return 2
         most = PATIENCE * (time.monotonic() - began)
