@@ -147,10 +147,14 @@ def main() -> int:
     asked.add_argument("count", type=int, nargs="?", default=60)
     asked.add_argument("--seed", type=int, default=1)
     asked.add_argument("--at-once", type=int, default=max(1, os.cpu_count() or 1))
+    asked.add_argument("--drawn-alone", action="store_true", help="without those that once lived")
     args = asked.parse_args()
     files = sorted(p for room in ROOMS for p in (ROOT / "garnetfern" / "core" / room).rglob("*.py"))
     every = [m for path in files for m in mutants_of(path)]
-    drawn = [*known(), *random.Random(args.seed).sample(every, min(args.count, len(every)))]
+    drawn = [
+        *([] if args.drawn_alone else known()),
+        *random.Random(args.seed).sample(every, min(args.count, len(every))),
+    ]
     with tempfile.TemporaryDirectory() as temporary, ThreadPoolExecutor(args.at_once) as pool:
         copies: SimpleQueue[Path] = SimpleQueue()
         for n in range(args.at_once):

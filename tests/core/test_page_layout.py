@@ -55,6 +55,21 @@ def test_a_menu_is_aligned(align):
     assert {"start": left < 0.1, "center": abs(left - right) < 0.1, "end": right < 0.1}[align]
 
 
+@pytest.mark.parametrize("align", ["start", "center", "end"])
+@pytest.mark.parametrize("make", [lambda **more: menu("m", "One", "Two and three", **more), lambda **_: text("m")])
+def test_a_plate_is_as_wide_as_its_words_and_lies_where_they_are_set(make, align):
+    plain = make(align=align)
+    plain["lettering"]["align"] = align
+    record = laid(site_of({**plain, "plate": {"padding": {"block": "10px", "inline": "30px"}}}))
+    block, column = next(record.blocks()), record.bands[0].columns[0].box
+    first, last = block.lines[0], block.lines[-1]
+    assert first.x - block.box.x == pytest.approx(30, abs=0.1)
+    assert block.box.right - last.x - last.width == pytest.approx(30, abs=0.1)
+    assert len({line.top for line in block.lines}) == 1
+    left, right = block.box.x - column.x, column.right - block.box.right
+    assert {"start": left, "end": right, "center": left - right}[align] == pytest.approx(0, abs=0.1)
+
+
 def test_entries_are_told_apart_in_the_wording():
     block = next(laid(site_of(menu("m", "One", "Two"))).blocks())
     assert block.wording == "One\nTwo"

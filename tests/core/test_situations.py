@@ -54,6 +54,12 @@ def test_pictures_can_be_missing_and_move_otherwise_than_the_page(layer, more):
     assert kinds(site) == ({"rest", "enlarged"} if more is None else {"rest", "enlarged", "missing"} | more)
 
 
+def test_a_page_is_scrolled_in_even_steps_to_its_foot():
+    site = with_picture(document(image_layer(attachment="fixed")), jpeg()).site
+    found = [s.moment.scroll for s in situations(site, site.pages[0], {"rest", "scroll"}) if s.screen == "phone"]
+    assert found == pytest.approx([n / 12 for n in range(13)])
+
+
 @pytest.mark.parametrize(("fade", "more"), [(0, {"over"}), (200, {"over", "half"})])
 def test_a_change_that_takes_time_is_met_half_way(fade, more):
     site = with_over(document(colour_layer("#ffffff", 0.0)), fade=fade, layers={"over": {"opacity": 0.8}})
