@@ -5,7 +5,8 @@
 Those of `known_mutants.json` once lived; they come first and must all be killed.
 
 Mutants are drawn at random over `core/colour`, `core/reading`, `core/resolve` and `core/remedy`; each runs in a copy of
-its own, the tests of the mutated module first. Prints what survived; ends with 1 where under 85 of 100 were killed.
+its own, with the tests that run through the changed line. Prints what survived; ends with 1 where under 85 of 100 were
+killed.
 """
 
 import argparse
@@ -27,6 +28,8 @@ from pathlib import Path
 from queue import SimpleQueue
 from typing import Any
 
+from coverage import CoverageData
+
 ROOT = Path(__file__).parent.parent
 ROOMS = ("colour", "reading", "resolve", "remedy")
 WANTED = 0.85
@@ -39,7 +42,12 @@ SWAPS: dict[type[ast.AST], type[ast.AST]] = {
 }  # fmt: skip
 NAMES = {"min": "max", "max": "min", "any": "all", "all": "any", "floor": "ceil", "ceil": "floor"}
 ATTRIBUTES = {"width": "height", "height": "width", "x": "y", "y": "x", "minimum": "maximum", "maximum": "minimum"}
-SLOW = ("test_own_kinds", "test_escaping", "test_budget", "test_remedies", "test_situations")
+ENV = {**os.environ, "CI": "true", "PYTHONDONTWRITEBYTECODE": "1"}
+AT_MOST = 400
+"""So many tests are tried with a mutant, those of its own room first."""
+APART = ("test_own_kinds",)
+"""What runs in a process of its own is not seen."""
+SLOW = ("test_escaping", "test_budget", "test_remedies", "test_situations")
 
 
 @dataclass(frozen=True)
@@ -103,21 +111,52 @@ def known() -> list[Mutant]:
     return found
 
 
-def tests_for(path: Path, folder: Path) -> list[str]:
-    """The tests of the core in a copy: those whose names share a word with the module's first, slow ones last."""
-    words = {w.rstrip("s") for w in (*path.stem.split("_"), path.parent.name)}
+TOLD_APART = """
+import coverage
+import pytest
 
-    def order(test: Path) -> tuple[bool, bool, str]:
-        return test.stem in SLOW, not words & {w.rstrip("s") for w in test.stem.split("_")}, test.stem
+@pytest.hookimpl(tryfirst=True)
+def pytest_runtest_protocol(item):
+    coverage.Coverage.current().switch_context(item.nodeid)
+"""
+"""A plugin by which `coverage` knows which test is running."""
 
-    return [str(t.relative_to(folder)) for t in sorted((folder / "tests" / "core").glob("test_*.py"), key=order)]
+
+class Touching:
+    """Which tests of the core run through a line: found once, by running all of them under `coverage`."""
+
+    def __init__(self, folder: Path) -> None:
+        (folder / "covered.cfg").write_text("[run]\nsource = garnetfern.core\n")
+        (folder / "told_apart.py").write_text(TOLD_APART)
+        every = [str(t.relative_to(folder)) for t in sorted((folder / "tests" / "core").glob("test_*.py"))]
+        kept = [t for t in every if Path(t).stem not in APART]
+        covered = ["coverage", "run", "--rcfile=covered.cfg", "-m", "pytest", "-q", "-p", "no:cacheprovider"]
+        covered += ["-p", "told_apart", *kept]
+        done = subprocess.run([sys.executable, "-m", *covered], cwd=folder, env=ENV, capture_output=True, text=True)
+        if done.returncode:
+            raise RuntimeError(f"Tests fail without any mutant: {done.stdout[-2000:]}")
+        self._data = CoverageData(str(folder / ".coverage"))
+        self._data.read()
+        self._folder = folder
+
+    def of(self, mutant: Mutant) -> list[str]:
+        """Ids of tests, those of the mutant's own room first. Where a fixture alone runs through it: all tests."""
+        lines = self._data.contexts_by_lineno(str(self._folder / mutant.path.relative_to(ROOT)))
+        contexts = lines.get(mutant.line, [])
+        found = {context for context in contexts if context}
+        words = {w.rstrip("s") for w in (*mutant.path.stem.split("_"), mutant.path.parent.name)}
+
+        def order(test: str) -> tuple[bool, bool, str]:
+            name = Path(test.partition("::")[0]).stem
+            return name in SLOW, not words & {w.rstrip("s") for w in name.split("_")}, test
+
+        return sorted(found, key=order)[:AT_MOST] or (["tests/core"] if contexts else [])
 
 
 def failing(tests: list[str], folder: Path, most: float | None = None) -> str | None:
     """The first test that fails in a copy. Raises TimeoutExpired after `most` seconds."""
     command = [sys.executable, "-m", "pytest", "-x", "-q", "-p", "no:cacheprovider", *tests]
-    env = {**os.environ, "CI": "true", "PYTHONDONTWRITEBYTECODE": "1"}
-    done = subprocess.run(command, cwd=folder, env=env, capture_output=True, text=True, timeout=most, check=False)
+    done = subprocess.run(command, cwd=folder, env=ENV, capture_output=True, text=True, timeout=most, check=False)
     if done.returncode == 0:
         return None
     named = re.search(r"^(?:FAILED|ERROR) (\S+)", done.stdout, re.MULTILINE)
@@ -126,14 +165,16 @@ def failing(tests: list[str], folder: Path, most: float | None = None) -> str | 
     return named[1].rpartition("::")[2]
 
 
-def killed(mutant: Mutant, copies: "SimpleQueue[Path]", most: float) -> str | None:
+def killed(mutant: Mutant, copies: "SimpleQueue[Path]", tests: list[str], most: float) -> str | None:
     """The test that fails with it, or does not end."""
+    if not tests:
+        return None
     folder = copies.get()
     place = folder / mutant.path.relative_to(ROOT)
     before = place.read_text("utf-8")
     place.write_text(mutant.text, "utf-8")
     try:
-        return failing(tests_for(mutant.path, folder), folder, most)
+        return failing(tests, folder, most)
     except subprocess.TimeoutExpired:
         return "time"
     finally:
@@ -163,15 +204,14 @@ def main() -> int:
                 shutil.copytree(ROOT / part, folder / part, ignore=shutil.ignore_patterns("__pycache__"))
             shutil.copy(ROOT / "pyproject.toml", folder)
             copies.put(folder)
-        whole = Path(temporary) / "copy-0"
         began = time.monotonic()
-        if without := failing(tests_for(files[0], whole), whole):
-            print(f"{without} fails without any mutant; there is nothing to be learnt from the others.")
-            return 2
+        touching = Touching(Path(temporary) / "copy-0")
         most = PATIENCE * (time.monotonic() - began)
-        print(f"without a mutant the tests take {most / PATIENCE:.0f} s", flush=True)
+        print(f"without a mutant the tests take {most / PATIENCE:.0f} s, watched line by line", flush=True)
+        tests = [touching.of(mutant) for mutant in drawn]
+        outcomes = pool.map(lambda m, of: killed(m, copies, of, most), drawn, tests)
         lived = []
-        for mutant, by in zip(drawn, pool.map(lambda m: killed(m, copies, most), drawn), strict=True):
+        for mutant, by in zip(drawn, outcomes, strict=True):
             where = f"{mutant.path.relative_to(ROOT)}:{mutant.line}"
             told = f"killed by {by}" if by else "LIVES"
             print(f"{told}: {where}  {mutant.was}  ->  {mutant.now}", flush=True)
