@@ -1,5 +1,7 @@
 """Boxes of what a page has besides bands of words: menus, pictures, joins, its width, and what differs on a screen."""
 
+from itertools import pairwise
+
 import pytest
 
 from garnetfern.core.document import page_on, read_site
@@ -45,6 +47,18 @@ def test_a_menu_stands_in_one_row_where_there_is_room_and_wraps_where_not():
     for line in narrow.lines:
         assert narrow.box.x <= line.x
         assert line.x + line.width <= narrow.box.right + 0.1
+
+
+def test_the_rows_of_a_menu_stand_a_row_gap_apart_and_letters_in_the_middle_of_each():
+    block = next(laid(site_of(menu("m", *(f"Entry number {n}" for n in range(7)))), PHONE).blocks())
+    tops = sorted({line.top for line in block.lines})
+    assert tops[0] == block.box.y
+    assert [lower - upper for upper, lower in pairwise(tops)] == [30 + 7] * (len(tops) - 1)
+    assert block.box.bottom == tops[-1] + 30
+    ascent, descent = FONTS.family("Karla").ascent_descent(20)
+    for line in block.lines:
+        over, under = line.baseline - ascent - line.top, line.top + 30 - (line.baseline + descent)
+        assert 0 <= under - over <= 1
 
 
 @pytest.mark.parametrize("align", ["start", "center", "end"])

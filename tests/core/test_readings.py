@@ -117,6 +117,12 @@ def test_a_few_bad_pixels_do_not_decide_but_a_tenth_does():
     assert percentile_reached(values) == 1
 
 
+@given(st.integers(1, 400))
+def test_nine_tenths_of_a_ring_reach_what_is_told_and_no_more_is_left_out(size):
+    values = np.random.default_rng(size).permutation(size).astype(np.float32)
+    assert percentile_reached(values) == min(size - 1, size // 10)
+
+
 def test_luminance_is_averaged_in_linear_light():
     checks = (np.indices((40, 40)).sum(axis=0) % 2 * 255).astype(np.float32)
     ground = np.repeat(checks[:, :, None], 3, axis=2)
