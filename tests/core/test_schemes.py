@@ -73,6 +73,12 @@ def test_accents_stay_apart_and_black_and_white_stay(scheme):
     assert min(apart, 360 - apart) > 15
 
 
+@given(st.lists(hexes, min_size=1, max_size=6))
+def test_a_colour_that_the_palette_does_not_have_becomes_the_same_each_time(texts):
+    change = Recolouring(SCHEMES[0], PALETTE)
+    assert [change(text) for text in texts] == [change(text) for text in texts]
+
+
 def test_alpha_stays():
     assert Recolouring(SCHEMES[0], PALETTE)("#7a1f2b80").endswith("80")
 
