@@ -145,7 +145,7 @@
           <b class={near.meets ? 'text-success' : 'text-warning'}>{near.shown}</b> of {near.required}.
         </p>
       {:else}
-        <p class="muted pb-1 whitespace-nowrap">
+        <p class="muted pb-1 whitespace-nowrap max-[640px]:whitespace-normal">
           Drag along the line, or use the arrow keys; the page follows.
         </p>
       {/if}
