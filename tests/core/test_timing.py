@@ -6,7 +6,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from garnetfern.core.resolve.timing import Timing
+from garnetfern.core.document.timing import Timing
 
 FADES = Timing((4.0, 2.0, 3.0), 1.0)
 """0 stays to 4, fades to 5, 1 stays to 7, fades to 8, 2 stays to 11, fades to 12, and so on."""

@@ -2,14 +2,14 @@
 
 from dataclasses import dataclass
 
-from ..document import Page, Site, page_on
+from ..document import ImageLayer, Page, Site, ever_visible, page_on
 from ..resolve.fonts import FontBook
 from ..resolve.layout import STACK_BELOW
 from .blocks import pointed
 from .declarations import Declarations, rule
 from .escape import css_comment, css_string, css_url, html_attribute, html_text
 from .html import page_body
-from .layers import moving_css
+from .layers import file_property, moving_css
 from .pictures import Emission
 from .rules import Rules, difference, over_rules, page_rules, rules_text, shares
 from .urls import Urls
@@ -45,14 +45,22 @@ class EmittedPage:
 def _layer_files(emission: Emission) -> str:
     """Which picture file a layer shows, for each serving range."""
     text = ""
-    for area_id, layer in emission.pictures():
-        asset = emission.site.asset(layer.asset)
-        for n, served in enumerate(emission.served(area_id, layer)):
-            chosen: Declarations = [("background-image", emission.image_set(asset, served))]
-            if n == 0:
-                text += rule(f".gf-{layer.id}", chosen)
-            else:
-                text += f"@media (min-width: {served.span.least}px) {{\n{rule(f'.gf-{layer.id}', chosen, '  ')}}}\n"
+    for area in emission.page.areas():
+        for layer in area.backdrop.layers:
+            for picture in layer.pictures():
+                text += _picture_files(emission, area.id, picture, file_property(layer, picture))
+    return text
+
+
+def _picture_files(emission: Emission, area_id: str, picture: ImageLayer, said: str) -> str:
+    text = ""
+    asset = emission.site.asset(picture.asset)
+    for n, served in enumerate(emission.served(area_id, picture)):
+        chosen: Declarations = [(said, emission.image_set(asset, served))]
+        if n == 0:
+            text += rule(f".gf-{picture.id}", chosen)
+        else:
+            text += f"@media (min-width: {served.span.least}px) {{\n{rule(f'.gf-{picture.id}', chosen, '  ')}}}\n"
     return text
 
 
@@ -77,11 +85,12 @@ def _exceptions(site: Site, page: Page, base: Rules, fonts: FontBook) -> str:
     return text
 
 
-def _slower(page: Page) -> str:
+def _moving(page: Page) -> str:
     text = ""
     for area in page.areas():
-        moving = "".join(moving_css(layer, f"--gf-{area.id}") for layer in area.backdrop.layers)
-        if moving:
+        seen = (layer for layer in area.backdrop.layers if ever_visible(layer))
+        moving = "".join(moving_css(layer, f"--gf-{area.id}") for layer in seen)
+        if f"--gf-{area.id};" in moving:
             selector = ".gf-page" if area is page else f".gf-{area.id}"
             text += rule(selector, [("view-timeline", f"--gf-{area.id} block")])
         text += moving
@@ -189,7 +198,7 @@ def emit_page(site: Site, page: Page, fonts: FontBook, urls: Urls) -> EmittedPag
     emission = Emission(site, page, fonts, urls)
     base = page_rules(site, page, fonts)
     css = RESET + rules_text(COMMON) + rules_text(base) + _rows(page)
-    css += _layer_files(emission) + _exceptions(site, page, base, fonts) + _slower(page)
+    css += _layer_files(emission) + _exceptions(site, page, base, fonts) + _moving(page)
     css += _over(site, page)
     seen = emission.for_page()
     body = page_body(page, seen)

@@ -122,9 +122,10 @@ class Emission:
         at = order.index(banner.id)
         joins = [j for j in self.page.joins if order.index(j.first) <= at <= order.index(j.last)]
         areas: tuple[Area, ...] = (*joins, banner)
-        pictures = ((a.id, p) for a in areas for x in a.backdrop.layers for p in x.pictures() if p.visible)
-        lowest = next(pictures, None)
-        return self._preload(self.site.asset(lowest[1].asset), self.served(*lowest)) if lowest else ""
+        layers = ((a.id, x) for a in areas for x in a.backdrop.layers if x.visible and x.pictures())
+        area, layer = next(layers, ("", None))
+        first = next(iter(layer.first_pictures()), None) if layer else None
+        return self._preload(self.site.asset(first.asset), self.served(area, first)) if first else ""
 
     def _preload(self, asset: Asset, ranges: list[Served]) -> str:
         lines = ""

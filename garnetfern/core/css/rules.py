@@ -8,7 +8,7 @@ from ..document import Area, Backdrop, Band, Block, Column, Join, Layer, Page, P
 from ..resolve.fonts import FontBook
 from .blocks import BlockContext, block_declarations
 from .declarations import Declarations, number, rule
-from .layers import layer_declarations
+from .layers import layer_declarations, part_declarations
 from .visible import display
 
 Rules = dict[str, Declarations]
@@ -75,6 +75,7 @@ def _layers(site: Site, layers: tuple[Layer, ...]) -> Rules:
     for layer in layers:
         if ever_visible(layer):
             found[f".gf-{layer.id}"] = layer_declarations(layer, site) + display(layer, "block")
+            found |= {f".gf-{name}": own for name, own in part_declarations(layer, site).items()}
     return found
 
 

@@ -6,12 +6,13 @@ from .block import Align, Block, KindOfBlock, Lettering, MenuItem, Outline, Text
 from .blocks import BLOCK_KINDS, BlockKind
 from .gradient import Gradient, Stop
 from .ids import Ids, ids_of
-from .layers import LAYER_KINDS, BlendMode, Layer, LayerBase
+from .layers import LAYER_KINDS, BlendMode, Layer, LayerBase, Phase
 from .layers.colour import ColourLayer
 from .layers.edge import EdgeLayer
 from .layers.gradient import GradientLayer
 from .layers.image import Filter, ImageException, ImageLayer, Position
 from .layers.pattern import PatternLayer
+from .layers.sequence import Member, SequenceLayer
 from .layers.shape import ShapeLayer
 from .model import (
     Area,
@@ -63,6 +64,7 @@ __all__ = [
     "LayerBase",
     "Lettering",
     "Line",
+    "Member",
     "MenuItem",
     "Outline",
     "Over",
@@ -71,11 +73,13 @@ __all__ = [
     "Page",
     "Part",
     "PatternLayer",
+    "Phase",
     "Plate",
     "Position",
     "SavedGradient",
     "SavedLook",
     "Screen",
+    "SequenceLayer",
     "Shadow",
     "ShapeLayer",
     "Site",

@@ -19,8 +19,7 @@ def _backdrops(site: Site) -> Iterator[Backdrop]:
 
 
 def _stops(backdrop: Backdrop) -> int:
-    gradients = (getattr(layer, "gradient", None) for layer in backdrop.layers)
-    return sum(len(g.stops) for g in gradients if g is not None)
+    return sum(len(g.stops) for layer in backdrop.layers for g in layer.gradients())
 
 
 def _words(page: Page) -> int:

@@ -10,7 +10,7 @@ def ids_of(page: Page) -> set[str]:
     found = set(RESERVED)
     for area in page.areas():
         found.add(area.id)
-        found |= {layer.id for layer in area.backdrop.layers}
+        found.update(*(layer.ids() for layer in area.backdrop.layers))
     return found | {block.id for block in page.blocks()}
 
 

@@ -44,5 +44,10 @@ def _unique_pages(document: Plain) -> Plain:
     return {**found, "version": 2}
 
 
-MIGRATIONS: dict[int, Callable[[Plain], Plain]] = {1: _unique_pages}
+def _before_movement(document: Plain) -> Plain:
+    """From 2 to 3: nothing moved by itself; all that was there is as it was."""
+    return {**document, "version": 3}
+
+
+MIGRATIONS: dict[int, Callable[[Plain], Plain]] = {1: _unique_pages, 2: _before_movement}
 """From version N to N + 1."""

@@ -184,7 +184,7 @@ def pointed_at(page: Page, share: float = 1.0) -> Page:
 
 
 def _on(backdrop: Backdrop, screen: str) -> Backdrop:
-    layers = tuple(at_screen(layer, screen) for layer in backdrop.layers)
+    layers = tuple(layer.on_screen(screen) for layer in backdrop.layers)
     same = all(new is old for new, old in zip(layers, backdrop.layers, strict=True))
     return backdrop if same else backdrop.model_copy(update={"layers": layers})
 
@@ -224,7 +224,7 @@ class Site(Model):
     """A whole site, the root of the document."""
 
     format: Literal["garnetfern-site"] = "garnetfern-site"
-    version: Literal[2] = 2
+    version: Literal[3] = 3
     name: Name
     language: str = Field("en", pattern=r"^[A-Za-z]{2,3}(-[A-Za-z0-9]{2,8})*$")
     requirement: Requirement = Requirement.AA

@@ -40,7 +40,7 @@ def _ids(page: Page, path: str) -> Iterator[tuple[str, str]]:
     yield from ((part.id, f"{where}.id") for part, where in _placed(page, path))
     for backdrop, where in _backdrops(page, path):
         for n, layer in enumerate(backdrop.layers):
-            yield layer.id, f"{where}.layers[{n}].id"
+            yield from ((name, f"{where}.layers[{n}].id") for name in layer.ids())
 
 
 def _over_problems(backdrop: Backdrop, where: str) -> Iterator[Problem]:
@@ -64,7 +64,8 @@ def _layer_problems(site: Site, placed: Placed) -> Iterator[Problem]:
             for asset in layer.assets():
                 if asset not in assets:
                     yield Problem("asset", f"There is no picture {asset!r} in this site.", f"{place}.asset")
-            yield from _unknown_screens(getattr(layer, "screens", {}), screens, place)
+            for part in (layer, *layer.pictures()):
+                yield from _unknown_screens(getattr(part, "screens", {}), screens, place)
 
 
 def _unknown_screens(exceptions: Collection[str], screens: Collection[str], place: str) -> Iterator[Problem]:

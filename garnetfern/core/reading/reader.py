@@ -20,6 +20,7 @@ from ..resolve.page import resolve_page
 from ..resolve.records import AreaRecord, BlockRecord, PageRecord
 from ..resolve.sheets import Sheet
 from .flat import flat_ratio
+from .halving import least_at
 from .kinds import AT_HAND
 from .letters import PlacedLetter, Reading, grown, judge, ring_radius, worst_ratio
 from .parts import edge_readings
@@ -103,7 +104,7 @@ class Reader:
         name, enlarged = situation.id, situation.moment.enlarged
         placed, region = self._placed(block)
         there = _around(page, Box(*region), keep)
-        moves = any(a.moves and any(s.LOADED for s in sheets) for a, sheets in there)
+        moves = any(a.moves and any(s.pictures() for s in sheets) for a, sheets in there)
         sight = page.sight if moves else None
         if sight is not None:
             placed = [p for p in placed if _in_sight(p, sight)]
@@ -143,6 +144,22 @@ class Reader:
 
         return self.cache.get("ratio", (block, there, page.base), worst)
 
+    def meet(self, met: Met, block_id: str, situation: Situation, level: Requirement) -> Reading | None:
+        """The reading of a block on a page in a situation, of a change where it is worst; None where it has no words
+        to be seen there."""
+        if situation.until is None:
+            record = met.at(situation.moment)
+            block = next((b for b in record.blocks() if b.id == block_id), None)
+            return None if block is None else self.read(record, block, situation, level)
+
+        def far(share: float) -> float:
+            there = met.at(situation.on_the_way(share).moment)
+            words = next((b for b in there.blocks() if b.id == block_id), None)
+            ratio = self.ratio(there, words) if words is not None else None
+            return math.inf if ratio is None else ratio
+
+        return self.meet(met, block_id, situation.on_the_way(least_at(far)), level)
+
     def met(self, site: Site, page: Page) -> Met:
         """The page as it is met at many moments."""
         return Met(site, page, self.fonts)
@@ -173,6 +190,6 @@ class Reader:
         """Every block of words of a page in these situations, one after the other."""
         met = self.met(site, page)
         for situation in wanted:
-            record = met.at(situation.moment)
-            words = (b for b in record.blocks() if b.words)
-            yield situation, [self.read(record, b, situation, site.requirement) for b in words]
+            words = (b.id for b in met.at(situation.moment).blocks() if b.words)
+            found = (self.meet(met, name, situation, site.requirement) for name in words)
+            yield situation, [reading for reading in found if reading is not None]

@@ -28,8 +28,8 @@ class Trial:
         """The page as it is laid out in a situation."""
         return self._met.at(situation.moment)
 
-    def _read(self, situation: Situation, words: BlockRecord) -> Reading:
-        return self.plight.reader.read(self.record(situation), words, situation, self.plight.site.requirement)
+    def _read(self, situation: Situation, words: BlockRecord) -> Reading | None:
+        return self.plight.reader.meet(self._met, words.id, situation, self.plight.site.requirement)
 
     def reading(self, situation: Situation) -> Reading | None:
         """The reading of the words; None where they are not to be seen."""
@@ -55,8 +55,9 @@ class Trial:
         """Every block of words of the page in every situation."""
         for situation in self.plight.situations:
             for words in self.record(situation).blocks():
-                if words.words and words.lines:
-                    yield self._read(situation, words)
+                reading = self._read(situation, words) if words.words and words.lines else None
+                if reading is not None:
+                    yield reading
 
 
 class Plight:

@@ -14,8 +14,8 @@ class Moment:
 
     `pointed`: how far the change under the pointer has come, 0..1. `scroll`: the share of its way that the page is
     scrolled, 0..1. `enlarged`: letters are that many times as large. `less_motion`: the visitor asks that nothing move.
-    `missing`: the pictures are not there. `time`: seconds since the page was shown; None: it is at rest. `members`:
-    which member of a layer with several is there, by the layer's id.
+    `missing`: the pictures are not there. `time`: seconds since the page was shown. `phases`: the own time of a
+    moving layer, s by the layer's id, where it is another than the page's.
     """
 
     viewport: Viewport
@@ -24,8 +24,8 @@ class Moment:
     enlarged: float = 1.0
     less_motion: bool = False
     missing: bool = False
-    time: float | None = None
-    members: tuple[tuple[str, int], ...] = ()
+    time: float = 0.0
+    phases: tuple[tuple[str, float], ...] = ()
 
     def at(self, viewport: Viewport) -> "Moment":
         """The same at another viewport."""
@@ -34,6 +34,10 @@ class Moment:
     def of(self, members: Collection[str]) -> "Moment":
         """This moment in the members that something depends on; neutral in the others. The viewport always counts."""
         return Moment(self.viewport, **{name: getattr(self, name) for name in MEMBERS if name in members})
+
+    def time_of(self, layer: str) -> float:
+        """The own time of a moving layer, s."""
+        return 0.0 if self.less_motion else dict(self.phases).get(layer, self.time)
 
     def page(self, page: Page) -> Page:
         """The page as the document says that it is met at this moment."""

@@ -17,6 +17,9 @@ from .records import AreaRecord, BandRecord, PageRecord
 from .serving import ServingRange, serving_range
 from .sheets import ColourSheet, ImageSheet, Rendition, Sheet
 
+LAYING = ("pointed", "enlarged")
+"""The members of a moment that the document answers to: what is said and laid out differs with them."""
+
 
 def join_box(join: Join, page: Page, bands: dict[str, BandRecord]) -> Box | None:
     """From the top of a join's first visible band to the foot of its last, or None where none is visible."""
@@ -71,11 +74,20 @@ def bare_areas(page: Page, record: PageRecord, viewport: Viewport) -> list[tuple
 
 
 class Windows:
-    """How wide the pictures of a page are drawn in each serving range. Pages are laid out once a range."""
+    """A page laid out: once for all moments that differ only in what lies behind the words, and once in each serving
+    range, for how wide its pictures are drawn there."""
 
     def __init__(self, site: Site, page: Page, fonts: FontBook) -> None:
         self.site, self.page, self.fonts = site, page, fonts
         self._laid: dict[int, tuple[Page, PageRecord, dict[str, Box]]] = {}
+        self._met: dict[Moment, tuple[Page, PageRecord]] = {}
+
+    def laid_at(self, moment: Moment) -> tuple[Page, PageRecord]:
+        """The page as it is at a moment, and its layout."""
+        counted = moment.of(LAYING)
+        if counted not in self._met:
+            self._met[counted] = lay_out_page(self.site, counted.page(self.page), moment.viewport, self.fonts)
+        return self._met[counted]
 
     def laid_out(self, span: ServingRange) -> tuple[Page, PageRecord, dict[str, Box]]:
         """The page at the widest viewport that pictures of the range are made for, and its areas' boxes."""
@@ -121,9 +133,9 @@ def _picture_areas(page: Page, record: PageRecord, windows: Windows, span: Servi
 
 
 def _sheets(
-    area: AreaRecord, backdrop: Backdrop, windows: Windows, span: ServingRange, viewport: Viewport, scroll: float | None
+    area: AreaRecord, backdrop: Backdrop, windows: Windows, span: ServingRange, moment: Moment, scroll: float | None
 ) -> tuple[Sheet, ...]:
-    box = area.box.snapped()
+    box, viewport = area.box.snapped(), moment.viewport
 
     def picture(layer: ImageLayer) -> tuple[Asset, Room, Rendition]:
         asset = windows.site.asset(layer.asset)
@@ -133,7 +145,7 @@ def _sheets(
         return asset, room, choose_rendition(asset, layer.crop, wide)
 
     inner = area.box if area.plate is None else area.plate.inner(area.box)
-    place = LayerPlace(inner.snapped(), viewport, picture)
+    place = LayerPlace(inner.snapped(), viewport, picture, moment.time_of)
     base = [ColourSheet("base", box, parse_colour(backdrop.base))] if backdrop.base else []
     return (*base, *(resolve_layer(layer, place) for layer in backdrop.layers if layer.visible))
 
@@ -148,13 +160,13 @@ def resolve_page(site: Site, page: Page, moment: Moment, fonts: FontBook, window
     `windows`: what is known of the page's pictures in each serving range; files are made for the page as it is kept.
     """
     viewport = moment.viewport
-    shown, record = lay_out_page(site, moment.page(page), viewport, fonts)
     windows = windows or Windows(site, page, fonts)
+    shown, record = windows.laid_at(moment)
     span = serving_range(site.screens, viewport.width)
     scroll = moment.scroll * max(0.0, record.height - viewport.height)
     moved = scroll if record.height > viewport.height and not moment.less_motion else None
     areas = [
-        replace(area, sheets=_sheets(area, backdrop, windows, span, viewport, moved), moves=_moves(backdrop))
+        replace(area, sheets=_sheets(area, backdrop, windows, span, moment, moved), moves=_moves(backdrop))
         for area, backdrop in bare_areas(shown, record, viewport)
     ]
     pictures = _picture_areas(shown, record, windows, span)

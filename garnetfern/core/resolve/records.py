@@ -157,7 +157,8 @@ class PageRecord:
 
     def without_pictures(self) -> "PageRecord":
         """The same while no picture has come."""
-        left = (replace(a, sheets=tuple(s for s in a.sheets if not s.LOADED)) for a in self.areas)
+        found = ((a, (s.without_pictures() for s in a.sheets)) for a in self.areas)
+        left = (replace(a, sheets=tuple(s for s in sheets if s is not None)) for a, sheets in found)
         return replace(self, areas=tuple(left))
 
     def band(self, band_id: str) -> BandRecord | None:

@@ -1,6 +1,6 @@
 """The sheets that layers become. Everything is in CSS px from the page's top left corner."""
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from typing import ClassVar, Literal
 
 from ..colour.notation import Rgba
@@ -27,8 +27,6 @@ class Rendition:
 class Sheet:
     """What a layer became: something that is painted into `box`, at an opacity, mixed in by a blend mode."""
 
-    LOADED: ClassVar[bool] = False
-    """Whether it is a picture, which is there only once it has come."""
     FLAT: ClassVar[bool] = False
     """Whether it is one colour all over its box."""
 
@@ -38,8 +36,12 @@ class Sheet:
     blend: BlendMode = field(default="normal", kw_only=True)
 
     def pictures(self) -> tuple["ImageSheet", ...]:
-        """The pictures that it is made of, lowest first."""
+        """The pictures that it is made of, lowest first; they are there only once they have come."""
         return ()
+
+    def without_pictures(self) -> "Sheet | None":
+        """What is left of it while no picture has come."""
+        return None if self.pictures() else self
 
 
 @dataclass(frozen=True)
@@ -55,8 +57,6 @@ class ColourSheet(Sheet):
 class ImageSheet(Sheet):
     """A picture: `tile` is where the whole rendition lies, `box` the part of the page it may paint; `period` is how far
     apart tiles repeat across and down, px (None: one tile on that axis)."""
-
-    LOADED = True
 
     tile: Box
     rendition: Rendition
@@ -116,3 +116,20 @@ class ShapeSheet(Sheet):
     svg: str
     place: Box
     outside: bool = False
+
+
+@dataclass(frozen=True)
+class MixedSheet(Sheet):
+    """Sheets with their shares 0..1 of what is painted: their linear mix, premultiplied. A share below a sum of 1 is
+    of something that is not there."""
+
+    parts: tuple[tuple[Sheet, float], ...]
+
+    def pictures(self) -> tuple["ImageSheet", ...]:
+        """Those of all parts."""
+        return tuple(picture for part, _ in self.parts for picture in part.pictures())
+
+    def without_pictures(self) -> "Sheet | None":
+        """The parts that are no pictures."""
+        left = tuple((part, share) for part, share in self.parts if not part.pictures())
+        return replace(self, parts=left) if left else None

@@ -78,8 +78,8 @@ def with_column(page: Page, column: Column) -> Page:
 
 def copied_backdrop(backdrop: Backdrop, ids: Ids) -> Backdrop:
     """A backdrop whose layers have ids of their own; what changes under the pointer follows them."""
-    names = {layer.id: ids.free(layer.id) for layer in backdrop.layers}
-    layers = tuple(x.model_copy(update={"id": names[x.id]}) for x in backdrop.layers)
+    layers = tuple(x.with_ids(ids.free) for x in backdrop.layers)
+    names = {old.id: new.id for old, new in zip(backdrop.layers, layers, strict=True)}
     over = backdrop.over
     if over is not None:
         over = over.model_copy(update={"layers": {names[k]: v for k, v in over.layers.items()}})

@@ -76,7 +76,7 @@ def copy_layer(site: Site, asked: CopyLayer) -> Edited:
     if layer is None:
         raise NotFoundError(f"There is no layer {asked.layer!r} on this area.")
     there = area_of(page, asked.to)
-    copy = layer.model_copy(update={"id": Ids(page).free(layer.id)})
+    copy = layer.with_ids(Ids(page).free)
     backdrop = there.backdrop.model_copy(update={"layers": (*there.backdrop.layers, copy)})
     page = with_backdrop(page, there.id, backdrop)
     return Edited(with_page(site, page), f"Copy {layer.name} to {name_of(there)}", copy.id)

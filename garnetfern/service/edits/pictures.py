@@ -75,7 +75,7 @@ def _layer(page: Page, area_id: str, layer_id: str) -> tuple[Any, ImageLayer]:
 
 
 def _with_layer(page: Page, area: Any, layer: ImageLayer) -> Page:
-    layers = tuple(layer if x.id == layer.id else x for x in area.backdrop.layers)
+    layers = tuple(x.with_picture(layer) for x in area.backdrop.layers)
     return with_backdrop(page, area.id, area.backdrop.model_copy(update={"layers": layers}))
 
 

@@ -1223,7 +1223,7 @@ export interface components {
              * Layers
              * @default []
              */
-            layers: (components["schemas"]["ColourLayer"] | components["schemas"]["EdgeLayer"] | components["schemas"]["GradientLayer"] | components["schemas"]["ImageLayer"] | components["schemas"]["PatternLayer"] | components["schemas"]["ShapeLayer"])[];
+            layers: (components["schemas"]["ColourLayer"] | components["schemas"]["EdgeLayer"] | components["schemas"]["GradientLayer"] | components["schemas"]["ImageLayer"] | components["schemas"]["PatternLayer"] | components["schemas"]["SequenceLayer"] | components["schemas"]["ShapeLayer"])[];
             over?: components["schemas"]["Over"] | null;
         };
         /**
@@ -2661,6 +2661,16 @@ export interface components {
             body: string[];
         };
         /**
+         * Member
+         * @description A picture or a gradient of a sequence; `stay` is how long it is there alone, s (None: as long as the others).
+         */
+        Member: {
+            /** Layer */
+            layer: components["schemas"]["ImageLayer"] | components["schemas"]["GradientLayer"];
+            /** Stay */
+            stay?: number | null;
+        };
+        /**
          * MendLines
          * @description One of the lines about a page.
          */
@@ -3600,6 +3610,60 @@ export interface components {
             down: components["schemas"]["SeamView"];
         };
         /**
+         * SequenceLayer
+         * @description Pictures or gradients in turn: each stays, then changes into the next, and the last into the first.
+         *
+         *     A `change` of no time is a cut. It begins with the first, or with `another` at each visit. Between two members
+         *     the linear mix of both is there, premultiplied, so that nothing shows through that does not show through both.
+         */
+        SequenceLayer: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Visible
+             * @default true
+             */
+            visible: boolean;
+            /**
+             * Opacity
+             * @default 1
+             */
+            opacity: number;
+            /**
+             * Blend
+             * @default normal
+             * @enum {string}
+             */
+            blend: "normal" | "multiply" | "screen" | "overlay" | "darken" | "lighten" | "color-dodge" | "color-burn" | "hard-light" | "soft-light" | "difference" | "exclusion" | "hue" | "saturation" | "color" | "luminosity";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "sequence";
+            /** Members */
+            members: components["schemas"]["Member"][];
+            /**
+             * Stay
+             * @description how long each member is there alone, s
+             * @default 6
+             */
+            stay: number;
+            /**
+             * Change
+             * @description how long a change takes, s; 0: a cut
+             * @default 1.5
+             */
+            change: number;
+            /**
+             * Begins
+             * @default first
+             * @enum {string}
+             */
+            begins: "first" | "another";
+        };
+        /**
          * SetColumns
          * @description Give a band one to four columns. Blocks of columns that go move into the last that stays.
          */
@@ -3735,10 +3799,10 @@ export interface components {
             format: "garnetfern-site";
             /**
              * Version
-             * @default 2
+             * @default 3
              * @constant
              */
-            version: 2;
+            version: 3;
             /** Name */
             name: string;
             /**

@@ -2,17 +2,20 @@
 
 `declarations(layer, site)`, those of its own element, but for its opacity and how it blends, and
 `backgrounds(layer, ruling)`, the backgrounds by which it is said in one rule, bottom first, its opacity included;
-what cannot be said there it notes in `ruling.left_out`. A kind that can move otherwise than the page has a third,
-`moving(layer, timeline)`: its movement over its area's way across the screen, or nothing.
+what cannot be said there it notes in `ruling.left_out`. Where a module has them, `moving(layer, timeline)` is its
+movement, over its area's way across the screen or over time, or nothing; and of a layer that is made of others,
+`inner(layer, tag)` is their elements, `parts(layer, site)` their declarations by id, and
+`file_property(layer, picture)` the property that a picture of it is given by.
 """
 
 import sys
 from collections.abc import Iterable
 from types import ModuleType
 
-from ...document import LAYER_KINDS, LayerBase, Site, ever_visible
+from ...document import LAYER_KINDS, ImageLayer, LayerBase, Site, ever_visible
 from ...registry import parts
 from ..declarations import Declarations, number
+from ._element import element
 from ._ruling import Background, Ruling
 
 EMITTERS: dict[str, ModuleType] = parts(sys.modules[__name__], LAYER_KINDS)
@@ -21,7 +24,24 @@ EMITTERS: dict[str, ModuleType] = parts(sys.modules[__name__], LAYER_KINDS)
 
 def layer_elements(layers: Iterable[LayerBase], tag: str = "div") -> str:
     """The elements of those that are to be seen on some screen. Among words `tag` is a span."""
-    return "".join(f'<{tag} class="gf-layer gf-{x.id}"></{tag}>' for x in layers if ever_visible(x))
+    return "".join(element(x.id, tag, _inner(x, tag)) for x in layers if ever_visible(x))
+
+
+def _inner(layer: LayerBase, tag: str) -> str:
+    module = EMITTERS[layer.kind]
+    return str(module.inner(layer, tag)) if hasattr(module, "inner") else ""
+
+
+def part_declarations(layer: LayerBase, site: Site) -> dict[str, Declarations]:
+    """The declarations of what a layer is made of, by id; nothing of one that is made of itself."""
+    module = EMITTERS[layer.kind]
+    return dict(module.parts(layer, site)) if hasattr(module, "parts") else {}
+
+
+def file_property(layer: LayerBase, picture: ImageLayer) -> str:
+    """The property that says which file a picture of a layer shows."""
+    module = EMITTERS[layer.kind]
+    return str(module.file_property(layer, picture)) if hasattr(module, "file_property") else "background-image"
 
 
 def layer_declarations(layer: LayerBase, site: Site) -> Declarations:
@@ -50,8 +70,10 @@ __all__ = [
     "EMITTERS",
     "Background",
     "Ruling",
+    "file_property",
     "layer_backgrounds",
     "layer_declarations",
     "layer_elements",
     "moving_css",
+    "part_declarations",
 ]

@@ -1,10 +1,13 @@
 """What every layer has, and the sixteen ways of blending."""
 
-from typing import TYPE_CHECKING, ClassVar, Literal
+from collections.abc import Callable
+from typing import TYPE_CHECKING, ClassVar, Literal, NamedTuple, Self
 
 from ..base import Fraction, Identifier, Model, Name
+from ..screens import at_screen
 
 if TYPE_CHECKING:
+    from ..gradient import Gradient
     from .image import ImageLayer
 
 BlendMode = Literal[
@@ -25,6 +28,23 @@ BlendMode = Literal[
     "color",
     "luminosity",
 ]
+
+
+class Phase(NamedTuple):
+    """A stretch of a moving layer's own time with a name for people: s from the beginning of its period.
+
+    It looks alike all through where it begins and ends at one time; otherwise it changes on the way.
+    """
+
+    id: str
+    name: str
+    start: float
+    end: float
+
+    @property
+    def middle(self) -> float:
+        """The time half-way through, s."""
+        return (self.start + self.end) / 2
 
 
 class LayerBase(Model):
@@ -55,6 +75,46 @@ class LayerBase(Model):
 
     def with_asset(self, old: str, new: str, title: str) -> "LayerBase":  # noqa: ARG002
         """The layer with one picture in another's place; itself where it does not show the old one."""
+        return self
+
+    def ids(self) -> tuple[str, ...]:
+        """The ids of all that it is made of, its own first."""
+        return (self.id,)
+
+    def with_ids(self, free: Callable[[str], str]) -> Self:
+        """The layer with other ids, each made of the one before."""
+        return self.model_copy(update={"id": free(self.id)})
+
+    def with_picture(self, picture: "ImageLayer") -> "LayerBase":
+        """The layer with one of its pictures in another state, found by its id."""
+        return picture if picture.id == self.id else self
+
+    def first_pictures(self) -> tuple["ImageLayer", ...]:
+        """Those of its pictures that are sure to be there when a page is shown."""
+        return self.pictures()
+
+    def gradients(self) -> tuple["Gradient", ...]:
+        """The gradients that it is made of."""
+        return ()
+
+    def on_screen(self, screen: str) -> Self:
+        """The layer as it is on a screen."""
+        return at_screen(self, screen)
+
+    def period(self) -> float | None:
+        """After how long a layer that moves by itself begins anew, s; None: it does not move."""
+        return None
+
+    def phases(self) -> tuple[Phase, ...]:
+        """What its movement goes through, in the order of time."""
+        return ()
+
+    def phase_of(self, part: str) -> float | None:  # noqa: ARG002
+        """A time at which a part of it, by its id, is there alone, s; None where it is there always."""
+        return None
+
+    def stilled(self) -> Self:
+        """The layer as it is for visitors who ask that nothing move."""
         return self
 
     def depends_on(self) -> frozenset[str]:

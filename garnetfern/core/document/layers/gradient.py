@@ -11,3 +11,7 @@ class GradientLayer(LayerBase):
 
     kind: Literal["gradient"] = "gradient"
     gradient: Gradient
+
+    def gradients(self) -> tuple[Gradient, ...]:
+        """Itself."""
+        return (self.gradient,)

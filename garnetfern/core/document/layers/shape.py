@@ -27,6 +27,10 @@ class ShapeLayer(LayerBase):
     colour: Colour = "#ffffff"
     gradient: Gradient | None = None
 
+    def gradients(self) -> tuple[Gradient, ...]:
+        """Its fill, where that is one."""
+        return () if self.gradient is None else (self.gradient,)
+
     @field_validator("silhouette")
     @classmethod
     def _known(cls, silhouette: str) -> str:

@@ -24,7 +24,7 @@ def found(plight: Plight) -> Iterator[Proposal]:
         def make(blur: float, layer: ImageLayer = layer) -> Page:
             softer = layer.filter.model_copy(update={"blur": round(blur, 1)})
             new = layer.model_copy(update={"filter": softer})
-            return plight.with_layers(plight.start, tuple(new if x.id == layer.id else x for x in layers))
+            return plight.with_layers(plight.start, tuple(x.with_picture(new) for x in layers))
 
         # blurred as far as it goes the ground is as light as the mean of the picture there: look at that first
         if not plight.trial(make(MOST)).meets(plight.order[0]):

@@ -26,7 +26,7 @@ def found(plight: Plight) -> Iterator[Proposal]:
         def make(share: float, layer: ImageLayer = layer, now: float = now, end: float = end) -> Page:
             changed = layer.filter.model_copy(update={"brightness": round(now + (end - now) * share, 3)})
             new = layer.model_copy(update={"filter": changed})
-            return plight.with_layers(plight.start, tuple(new if x.id == layer.id else x for x in layers))
+            return plight.with_layers(plight.start, tuple(x.with_picture(new) for x in layers))
 
         share = least(plight, make)
         shown = round(now + (end - now) * (1.0 if share is None else share), 3)

@@ -25,7 +25,7 @@ def found(plight: Plight) -> Iterator[Proposal]:
         def make(focal: tuple[float, float], layer: ImageLayer = layer) -> Page:
             own = {name: e.model_copy(update={"focal": None}) for name, e in layer.screens.items()}
             new = layer.model_copy(update={"focal": focal, "screens": own})
-            return plight.with_layers(plight.start, tuple(new if x.id == layer.id else x for x in layers))
+            return plight.with_layers(plight.start, tuple(x.with_picture(new) for x in layers))
 
         def away(spot: tuple[float, float], layer: ImageLayer = layer) -> float:
             return dist(spot, layer.focal)

@@ -12,8 +12,10 @@ from ..sheets import Rendition
 
 @dataclass(frozen=True)
 class LayerPlace:
-    """The box of a layer's area, snapped to whole px, the viewport, and of a picture its asset, room and rendition."""
+    """The box of a layer's area, snapped to whole px, the viewport, of a picture its asset, room and rendition, and of
+    a layer that moves by itself its own time, s by its id."""
 
     box: Box
     viewport: Viewport
     picture: Callable[[ImageLayer], tuple[Asset, Room, Rendition]]
+    time: Callable[[str], float]

@@ -1,0 +1,76 @@
+"""Pages that move, paused in the browser at one true moment: every animation of a page at the same own time."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+import numpy as np
+from playwright.sync_api import Browser
+
+from garnetfern.core.css import bundle_files
+from garnetfern.core.draw.paint import paint_backdrops
+from garnetfern.core.reading import Reader
+from garnetfern.core.resolve.lengths import Viewport
+from garnetfern.core.resolve.met import Met
+from garnetfern.core.resolve.moment import Moment
+from garnetfern.fonts import font_bytes, shipped_fonts
+from garnetfern.service.files.memory import MemoryPictures
+from garnetfern.service.files.site_file import SiteFile
+
+from .browser import HIDDEN, Opened
+
+FREEZE = "*, *::before, *::after { animation-play-state: paused !important; }"
+SEEK = """async (seconds) => {
+  const moving = document.getAnimations().filter((a) => a.timeline === document.timeline);
+  for (const one of moving) {
+    const { delay, duration } = one.effect.getTiming();
+    // below 0 is the time before an animation begins, even where its delay is negative
+    one.currentTime = seconds * 1000 + delay + (delay < 0 ? duration : 0);
+  }
+  const shown = [...document.querySelectorAll('.gf-layer')].map((e) => getComputedStyle(e).backgroundImage);
+  const files = new Set(shown.flatMap((text) => [...text.matchAll(/url\\("([^"]+)"\\)/g)].map((found) => found[1])));
+  await Promise.all([...files].map((file) => { const image = new Image(); image.src = file; return image.decode(); }));
+  await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
+  return moving.length;
+}"""
+
+
+def frozen(opened: Opened) -> Opened:
+    """A page on which nothing goes on by itself."""
+    opened.page.add_style_tag(content=FREEZE)
+    return opened
+
+
+def sought(opened: Opened, seconds: float) -> int:
+    """Brings all that moves to one time; gives how many animations there are."""
+    return int(opened.page.evaluate(SEEK, seconds))
+
+
+@dataclass(frozen=True)
+class Beside:
+    """The area at a moment in both: mean and greatest difference of 255."""
+
+    name: str
+    mean: float
+    worst: float
+
+
+def beside(
+    browser: Browser, file: SiteFile, times: list[float], viewport: tuple[int, int], density: int = 1
+) -> Iterator[Beside]:
+    """The whole page at each time, core and browser."""
+    pictures = MemoryPictures(file.pictures)
+    reader = Reader(shipped_fonts(), pictures)
+    opened = Opened(browser, bundle_files(file.site, reader.fonts, pictures.file, font_bytes), density)
+    frozen(opened.at(*viewport))
+    met = Met(file.site, file.site.pages[0], reader.fonts)
+    try:
+        for time in times:
+            sought(opened, time)
+            seen = opened.styled(HIDDEN)
+            record = met.at(Moment(Viewport(*viewport), time=time))
+            region = (0, 0, viewport[0], min(seen.shape[0], int(record.height)))
+            drawn = paint_backdrops(record, region, reader.pictures).astype(np.float32)
+            off = np.abs(drawn - seen[: region[3]])
+            yield Beside(f"{file.site.name} at {time:g} s", float(off.mean()), float(off.max()))
+    finally:
+        opened.close()
