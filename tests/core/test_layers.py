@@ -99,7 +99,7 @@ def test_opacity_goes_the_same_share_of_the_way_whatever_the_blend(kind, blend):
         reader, record = resolved(sample(kind, layer, opacity=opacity, blend=blend))
         painted.append(paint_backdrops(record, (200, 20, 300, 120), reader.pictures).astype(float))
     below, whole, part = painted
-    assert np.abs(below + 0.4 * (whole - below) - part).max() <= 1.5
+    assert np.abs(below + 0.4 * (whole - below) - part).max() <= 2
 
 
 @pytest.mark.parametrize(("kind", "name", "layer"), ALL, ids=IDS)
@@ -108,7 +108,8 @@ def test_every_layer_is_emitted_and_said_in_one_rule_or_named(kind, name, layer)
     page = file.site.pages[0]
     css = emit_page(file.site, page, FONTS, Urls()).css
     assert ".gf-l0-0 {" in css
-    assert ("opacity: " in css) == (layer.get("opacity", 1) < 1)
+    own = css[css.index(".gf-l0-0 {") :].split("}")[0]
+    assert ("opacity: " in own) == (layer.get("opacity", 1) < 1)
     rule = emit_rule(file.site, page, page.bands[0], ".banner", FONTS, Urls())
     assert "background-image" in rule.css or any("Layer:" in line for line in rule.left_out), name
 

@@ -24,7 +24,7 @@ OTHER = {
     "less_motion": True,
     "missing": True,
     "time": 1.5,
-    "members": (("photo", 2),),
+    "phases": (("turns", 4.0),),
 }
 """A value of each member that is not its neutral one."""
 
@@ -38,11 +38,18 @@ def moving(attachment):
     return page_with(image_layer(attachment=attachment), height={"min": "1400px"})
 
 
+def turn(number, **more):
+    """A picture of a sequence."""
+    return {"layer": image_layer(id=f"turn-{number}", **more)}
+
+
+TURNS = {"kind": "sequence", "id": "turns", "name": "Turns", "stay": 1, "members": [turn(1), turn(2, focal=[0, 0])]}
 PAGES = {
     "a colour": (lambda: page_with(colour_layer("#123456")), set()),
     "a picture": (lambda: page_with(image_layer()), {"missing"}),
     "a picture that stays put": (lambda: moving("fixed"), {"missing", "scroll"}),
     "a slower picture": (lambda: moving("slower"), {"missing", "scroll", "less_motion"}),
+    "pictures in turn": (lambda: page_with(TURNS), {"missing", "time", "phases", "less_motion"}),
     "words that answer to the pointer": (
         lambda: page_with(blocks=[{**HEADING, "lettering": {**HEADING.get("lettering", {}), "over": "#ff0000"}}]),
         {"pointed"},
@@ -53,6 +60,12 @@ PAGES = {
 def test_every_member_has_another_value_here():
     assert set(OTHER) == set(MEMBERS)
     assert all(getattr(REST, name) != value for name, value in OTHER.items())
+
+
+def test_a_moving_layer_has_a_time_of_its_own_unless_nothing_shall_move():
+    moment = replace(REST, time=1.5, phases=(("turns", 4.0),))
+    assert (moment.time_of("turns"), moment.time_of("other")) == (4.0, 1.5)
+    assert replace(moment, less_motion=True).time_of("turns") == 0
 
 
 @pytest.mark.parametrize("name", PAGES)
@@ -90,8 +103,8 @@ def test_a_page_without_its_pictures_is_laid_out_alike(demo):
     bare = resolve_page(demo.site, page, replace(REST, missing=True), FONTS)
     assert bare.bands == whole.bands
     assert [a.id for a in bare.areas] == [a.id for a in whole.areas]
-    assert any(s.LOADED for a in whole.areas for s in a.sheets)
-    assert not any(s.LOADED for a in bare.areas for s in a.sheets)
+    assert any(s.pictures() for a in whole.areas for s in a.sheets)
+    assert not any(s.pictures() for a in bare.areas for s in a.sheets)
 
 
 def test_a_document_that_is_read_again_depends_on_the_same():

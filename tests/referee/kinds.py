@@ -88,12 +88,28 @@ COLOURS = _layers(
     half={"colour": "#0b1a14", "opacity": 0.5},
     thin={"colour": "#7a1f2b40"},
 )
+FOR_LONG = {"stay": 600, "change": 1}
+
+
+def _member(number: int, **layer: Any) -> dict[str, Any]:
+    kind = "gradient" if "gradient" in layer else "image"
+    more = {} if kind == "gradient" else {"asset": "picture"}
+    return {"layer": {"kind": kind, "id": f"member-{number}", "name": "Member", **more, **layer}}
+
+
+TURNS = _layers(
+    a_picture_first={"members": [_member(1), _member(2, focal=[0, 0])], **FOR_LONG},
+    a_gradient_first={"members": [_member(3, gradient=_gradient(*FADE)), _member(4)], **FOR_LONG, "opacity": 0.7},
+    one_alone={"members": [_member(5, size="contain")]},
+    blended={"members": [_member(6), _member(7)], **FOR_LONG, "blend": "multiply"},
+)
 SAMPLES: dict[str, list[tuple[str, Layer]]] = {
     "colour": COLOURS,
     "edge": EDGES,
     "gradient": [(name, {"gradient": g}) for name, g in GRADIENTS.items()],
     "image": [(name, {"asset": "picture", **layer}) for name, layer in IMAGES],
     "pattern": PATTERNS,
+    "sequence": TURNS,
     "shape": SHAPES,
 }
 """Every kind's samples: a name and what differs from its defaults."""

@@ -12,6 +12,7 @@ from . import joins as j
 from . import layers as y
 from . import pictures as p
 from . import screens as s
+from . import sequences as q
 from .common import Edited
 
 Edit = Annotated[
@@ -38,7 +39,10 @@ Edit = Annotated[
     | p.ReplacePicture
     | p.RemovePicture
     | p.FollowAdvice
-    | p.BestFocal,
+    | p.BestFocal
+    | q.LayIn
+    | q.TakeTurns
+    | q.EndTurns,
     Field(discriminator="kind"),
 ]
 
@@ -64,7 +68,17 @@ PLAIN: dict[type, Callable[[Site, Any], Edited]] = {
     p.ShelvePicture: p.shelve_picture,
     p.ReplacePicture: p.replace_picture,
     p.RemovePicture: p.remove_picture,
+    q.LayIn: q.lay_in,
+    q.EndTurns: q.end_turns,
 }
+
+FRAMING: dict[type, Callable[[Site, Any, Any, Any], Edited]] = {
+    p.LayPicture: p.lay_picture,
+    p.FollowAdvice: p.follow_advice,
+    p.BestFocal: p.best_focal,
+    q.TakeTurns: q.take_turns,
+}
+"""Edits that find out how a picture is framed."""
 
 
 def apply_edit(site: Site, edit: Any, looks: Any, fonts: Any) -> Edited:
@@ -72,8 +86,4 @@ def apply_edit(site: Site, edit: Any, looks: Any, fonts: Any) -> Edited:
     plain = PLAIN.get(type(edit))
     if plain is not None:
         return plain(site, edit)
-    if isinstance(edit, p.LayPicture):
-        return p.lay_picture(site, edit, looks, fonts)
-    if isinstance(edit, p.FollowAdvice):
-        return p.follow_advice(site, edit, looks, fonts)
-    return p.best_focal(site, edit, looks, fonts)
+    return FRAMING[type(edit)](site, edit, looks, fonts)

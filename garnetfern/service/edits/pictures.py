@@ -74,7 +74,8 @@ def _layer(page: Page, area_id: str, layer_id: str) -> tuple[Any, ImageLayer]:
     return area, image_layer(page, area_id, layer_id)
 
 
-def _with_layer(page: Page, area: Any, layer: ImageLayer) -> Page:
+def with_layer(page: Page, area: Any, layer: ImageLayer) -> Page:
+    """The page with one of an area's pictures in another state."""
     layers = tuple(x.with_picture(layer) for x in area.backdrop.layers)
     return with_backdrop(page, area.id, area.backdrop.model_copy(update={"layers": layers}))
 
@@ -112,7 +113,7 @@ def lay_picture(site: Site, asked: LayPicture, looks: Looks, fonts: Any) -> Edit
     if asked.layer is not None:
         _, layer = _layer(page, asked.area, asked.layer)
         fresh: dict[str, Any] = {"asset": asset.id, "name": asset.title, "crop": None, "position": None, "screens": {}}
-        page = _with_layer(page, area, layer.model_copy(update=fresh))
+        page = with_layer(page, area, layer.model_copy(update=fresh))
         chosen = layer.id
     else:
         layer = ImageLayer(id=Ids(page).free("picture"), name=asset.title, asset=asset.id)
@@ -123,7 +124,7 @@ def lay_picture(site: Site, asked: LayPicture, looks: Looks, fonts: Any) -> Edit
     site = with_page(site, page)
     focal = focal_for(site, page, asked.area, chosen, looks, fonts).focal
     area, layer = _layer(page, asked.area, chosen)
-    page = _with_layer(page, area, layer.model_copy(update={"focal": focal}))
+    page = with_layer(page, area, layer.model_copy(update={"focal": focal}))
     name = getattr(area, "name", None) or page.title
     return Edited(with_page(site, page), f"Put {asset.name} behind {name}", chosen)
 
@@ -150,7 +151,7 @@ def follow_advice(site: Site, asked: FollowAdvice, looks: Looks, fonts: Any) -> 
     area, layer = _layer(page, asked.area, asked.layer)
     advice = advice_for(site, page, asked.area, asked.layer, looks, fonts)
     changed = ImageLayer.model_validate({**layer.model_dump(), **advice.settings, "screens": {}})
-    page = _with_layer(page, area, changed)
+    page = with_layer(page, area, changed)
     if advice.base is not None:
         area = page.area(asked.area)
         assert area is not None
@@ -168,4 +169,4 @@ def best_focal(site: Site, asked: BestFocal, looks: Looks, fonts: Any) -> Edited
         screens[screen] = screens.get(screen, ImageException()).model_copy(update={"focal": focal})
     kept = {s: e for s, e in screens.items() if any(v is not None for _, v in e)}
     changed = layer.model_copy(update={"focal": found.focal, "position": None, "screens": kept})
-    return Edited(with_page(site, _with_layer(page, area, changed)), f"Best focal point of {layer.name}", layer.id)
+    return Edited(with_page(site, with_layer(page, area, changed)), f"Best focal point of {layer.name}", layer.id)

@@ -90,11 +90,19 @@ def image_layer(page: Page, area_id: str, layer_id: str) -> ImageLayer:
     return layer
 
 
+def _phases(page: Page, area_id: str, layer_id: str) -> tuple[tuple[str, float], ...]:
+    """When a picture of a layer that moves is there alone."""
+    area = page.area(area_id)
+    found = ((x.id, x.phase_of(layer_id)) for x in (area.backdrop.layers if area else ()))
+    return tuple((name, time) for name, time in found if time is not None)
+
+
 def shown_on_screens(site: Site, page: Page, area_id: str, layer_id: str, fonts: FontBook) -> list[Shown]:
     """The layer on every screen where it is to be seen."""
     found = []
     for screen in site.screens:
-        record = resolve_page(site, page, Moment(Viewport(screen.width, screen.height)), fonts)
+        moment = Moment(Viewport(screen.width, screen.height), phases=_phases(page, area_id, layer_id))
+        record = resolve_page(site, page, moment, fonts)
         area = record.area(area_id)
         pictures = (p for s in (area.sheets if area else ()) for p in s.pictures())
         sheet = next((p for p in pictures if p.id == layer_id), None)

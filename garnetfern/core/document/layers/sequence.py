@@ -20,7 +20,10 @@ NUMBERS = ("first", "second", "third", "fourth", "fifth", "sixth", "seventh", "e
 
 def numbered(number: int) -> str:
     """The number of a member in words, counted from 0."""
-    return NUMBERS[number] if number < len(NUMBERS) else f"{number + 1}th"
+    if number < len(NUMBERS):
+        return NUMBERS[number]
+    ending = {1: "st", 2: "nd", 3: "rd"}.get((number + 1) % 10, "th") if number >= 20 else "th"
+    return f"{number + 1}{ending}"
 
 
 class Member(Model):

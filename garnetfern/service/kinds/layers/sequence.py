@@ -8,7 +8,7 @@ from ....core.document import Gradient, Page, SequenceLayer, Site
 from ....stock.gradients import GRADIENTS
 from ._offer import Offer
 
-ORDER, NAME, TITLE = 6, "sequence", "Pictures in turn, gradients that move"
+ORDER, NAME, TITLE = 6, "sequence", "A change of pictures, or a moving gradient"
 AT_FIRST = 3
 """So many pictures of the shelf are offered together."""
 SLOWLY: dict[str, Any] = {"stay": 1, "change": 6}
