@@ -153,10 +153,8 @@ def visitor_routes(studio: Studio) -> APIRouter:
     def live_page(page: str) -> HTMLResponse:
         site = studio.site()
         emitted = studio.emitted(site, studio.page(site, page))
-        styles = "".join(
-            f"<style id={name}>{style_text(text)}</style>"
-            for name, text in (("gf-fonts", emitted.fonts), ("gf-css", emitted.css), ("gf-live", LIVE_STYLE))
-        )
+        texts = {"gf-fonts": emitted.fonts, "gf-css": emitted.css, "gf-live": LIVE_STYLE, "gf-frozen": ""}
+        styles = "".join(f"<style id={name}>{style_text(text)}</style>" for name, text in texts.items())
         return HTMLResponse(emitted.html(styles), headers={**FRESH, "content-security-policy": LIVE})
 
     @routes.get("/thumbs/{hash_}")

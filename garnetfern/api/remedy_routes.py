@@ -10,6 +10,7 @@ from ..core.document import Asset
 from ..service.runtime.told import told_lines
 from ..service.views.every_situation import situations_view, width_view
 from ..service.views.remedies import block_named, mend_page, ways_out
+from ..service.views.time_line import TimeLine, time_line
 from ..service.workspace.studio import Studio
 from . import asked as a
 from . import models as m
@@ -37,6 +38,13 @@ def remedy_routes(studio: Studio) -> APIRouter:
         site = studio.asked(body.patch, body.revision)
         page, reader = studio.page(site, body.page), studio.polite("widths", window)
         return streamed(told_lines(lambda told: found_line(width_view(reader, site, page, told))))
+
+    @api.post("/time-line", response_model=TimeLine)
+    def times(body: a.AskedLayer, window: Window = "") -> Any:
+        site = studio.asked(body.patch, body.revision)
+        page, reader = studio.page(site, body.page), studio.polite("time-line", window)
+        of = (body.page, body.area, body.layer)
+        return studio.remembered("time-line", site, of, lambda: time_line(reader, site, page, body.area, body.layer))
 
     @api.post("/visits", response_model=m.StepView)
     async def visits(request: Request, revision: int) -> Any:

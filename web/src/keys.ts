@@ -8,6 +8,7 @@ export const SHORTCUTS: readonly { keys: string; what: string }[] = [
   { keys: 'L', what: 'in place: load slowly' },
   { keys: 'F', what: 'framing: the whole picture and its windows' },
   { keys: 'R', what: 'ways out for words that fall short' },
+  { keys: 'Space', what: 'let what moves run, or stop it' },
   { keys: '[ ]', what: 'walk along the build-up' },
   { keys: '1 2 3', what: 'bring a screen forward' },
   { keys: '0', what: 'all screens' },
@@ -31,8 +32,14 @@ function takesText(target: EventTarget | null): boolean {
   return element?.tagName === 'INPUT' && !NO_TEXT.includes(element.type ?? '');
 }
 
+/** Whether a key presses something by itself there. */
+function presses(target: EventTarget | null): boolean {
+  const element = target as Partial<Element> | null;
+  return element?.matches?.('button, a, summary, input, label, [role=tab], [role=menuitem]') ?? false;
+}
+
 /** The keys that work everywhere, for the window and for the pages inside it. */
-export function keyHandlers({ doc, edits, place, selection, sight, eyedropper, ways }: Bench) {
+export function keyHandlers({ doc, edits, movement, place, selection, sight, eyedropper, ways }: Bench) {
   const plain: Record<string, () => void> = {
     b: () => void sight.hold(),
     v: () => place.toggle('in-place'),
@@ -46,6 +53,7 @@ export function keyHandlers({ doc, edits, place, selection, sight, eyedropper, w
       ways.toggle();
     },
     '?': () => place.toggle('keys'),
+    ' ': () => movement.toggle(),
   };
 
   /** Leave the innermost thing that is open; one press, one thing. */
@@ -73,6 +81,10 @@ export function keyHandlers({ doc, edits, place, selection, sight, eyedropper, w
       return;
     }
     if (event.altKey || event.repeat) return;
+    if (key === ' ') {
+      if (presses(event.target)) return;
+      event.preventDefault();
+    }
     const screen = doc.screens[Number(key) - 1];
     if (screen) sight.bring(screen.id);
     else plain[key]?.();

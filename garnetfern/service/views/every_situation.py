@@ -4,8 +4,9 @@ from collections.abc import Sequence
 from functools import lru_cache
 from importlib.resources import files
 from itertools import chain
-from typing import Any
+from typing import Annotated, Any
 
+from pydantic import Field
 from typing_extensions import TypedDict
 
 from ...core.document import Backdrop, Page, Site, Visits, each_backdrop
@@ -28,6 +29,7 @@ class SituationView(TypedDict):
     pointed: bool
     screen: str
     scroll: float
+    phases: Annotated[dict[str, float], Field(description="the own time of layers that move, s by their ids")]
     share: float
     trouble: bool
 
@@ -157,6 +159,7 @@ def situations_view(reader: Reader, site: Site, page: Page, told: Told = silent)
             "pointed": s.moment.pointed == 1,
             "screen": s.screen,
             "scroll": s.moment.scroll,
+            "phases": dict(s.on_the_way(0.5).moment.phases),
             "share": round(shares[s.screen], 4),
             "trouble": quotient.get(s.id, 99.0) < 1,
         }

@@ -30,6 +30,7 @@ import type {
   State,
   Step,
   Stock,
+  TimeLine,
   Way,
   Weights,
   WidthLine,
@@ -93,6 +94,8 @@ export const buildUp = (asked: AskedArea & { block?: string | null }, signal: Ab
   postAgain<BuildUp>('/api/build-up', `${asked.page} ${asked.area}`, asked, signal);
 export const overlay = (asked: AskedLayer, signal: AbortSignal) =>
   post<Overlay>('/api/overlay', asked, signal);
+export const timeLine = (asked: AskedLayer, signal: AbortSignal) =>
+  post<TimeLine>('/api/time-line', asked, signal);
 export const change = (revision: number, patch: Operation[], label: string) =>
   post<Step>('/api/change', { revision, patch, label });
 export const undo = (revision: number) => post<Step>('/api/undo', { revision });

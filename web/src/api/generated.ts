@@ -174,6 +174,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/time-line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Times */
+        post: operations["times_api_time_line_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits": {
         parameters: {
             query?: never;
@@ -1012,7 +1029,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Edit */
-            edit: components["schemas"]["AddBand"] | components["schemas"]["RemoveBand"] | components["schemas"]["MoveBand"] | components["schemas"]["DuplicateBand"] | components["schemas"]["SetColumns"] | components["schemas"]["AddBlock"] | components["schemas"]["RemoveBlock"] | components["schemas"]["MoveBlock"] | components["schemas"]["DuplicateBlock"] | components["schemas"]["JoinBands"] | components["schemas"]["PartBands"] | components["schemas"]["CopyLayer"] | components["schemas"]["SaveLook"] | components["schemas"]["LayLook"] | components["schemas"]["AddPlate"] | components["schemas"]["AddScreen"] | components["schemas"]["RemoveScreen"] | components["schemas"]["SameEverywhere"] | components["schemas"]["LayPicture"] | components["schemas"]["ShelvePicture"] | components["schemas"]["ReplacePicture"] | components["schemas"]["RemovePicture"] | components["schemas"]["FollowAdvice"] | components["schemas"]["BestFocal"];
+            edit: components["schemas"]["AddBand"] | components["schemas"]["RemoveBand"] | components["schemas"]["MoveBand"] | components["schemas"]["DuplicateBand"] | components["schemas"]["SetColumns"] | components["schemas"]["AddBlock"] | components["schemas"]["RemoveBlock"] | components["schemas"]["MoveBlock"] | components["schemas"]["DuplicateBlock"] | components["schemas"]["JoinBands"] | components["schemas"]["PartBands"] | components["schemas"]["CopyLayer"] | components["schemas"]["SaveLook"] | components["schemas"]["LayLook"] | components["schemas"]["AddPlate"] | components["schemas"]["AddScreen"] | components["schemas"]["RemoveScreen"] | components["schemas"]["SameEverywhere"] | components["schemas"]["LayPicture"] | components["schemas"]["ShelvePicture"] | components["schemas"]["ReplacePicture"] | components["schemas"]["RemovePicture"] | components["schemas"]["FollowAdvice"] | components["schemas"]["BestFocal"] | components["schemas"]["LayIn"] | components["schemas"]["TakeTurns"] | components["schemas"]["EndTurns"];
         };
         /**
          * AskedLayer
@@ -1941,6 +1958,25 @@ export interface components {
             found: number;
         };
         /**
+         * EndTurns
+         * @description Leave one member of a sequence, as a layer of its own in the sequence's place.
+         */
+        EndTurns: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "end-turns";
+            /** Page */
+            page: string;
+            /** Area */
+            area: string;
+            /** Layer */
+            layer: string;
+            /** Member */
+            member: string;
+        };
+        /**
          * Filter
          * @description What is done to a picture before it is laid down (Filter Effects 1, section 5), in this order.
          *
@@ -2451,6 +2487,25 @@ export interface components {
              * @description whether it is a picture, of which each screen shows a part
              */
             framed: boolean;
+        };
+        /**
+         * LayIn
+         * @description Lay a layer in at a place of the build-up, with ids that nothing on the page has.
+         */
+        LayIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "lay-in";
+            /** Page */
+            page: string;
+            /** Area */
+            area: string;
+            /** Layer */
+            layer: components["schemas"]["ColourLayer"] | components["schemas"]["EdgeLayer"] | components["schemas"]["GradientLayer"] | components["schemas"]["ImageLayer"] | components["schemas"]["PatternLayer"] | components["schemas"]["SequenceLayer"] | components["schemas"]["ShapeLayer"];
+            /** At */
+            at: number;
         };
         /**
          * LayLook
@@ -3885,6 +3940,13 @@ export interface components {
             screen: string;
             /** Scroll */
             scroll: number;
+            /**
+             * Phases
+             * @description the own time of layers that move, s by their ids
+             */
+            phases: {
+                [key: string]: number;
+            };
             /** Share */
             share: number;
             /** Trouble */
@@ -4051,6 +4113,35 @@ export interface components {
             at?: string | null;
         };
         /**
+         * TakeTurns
+         * @description Let a layer take turns with pictures of the shelf, or with a gradient of other colours where there are none.
+         *
+         *     `layer`: a picture or gradient that becomes the first, a sequence that gets more; None: a new one at `at`.
+         */
+        TakeTurns: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "take-turns";
+            /** Page */
+            page: string;
+            /** Area */
+            area: string;
+            /** Layer */
+            layer?: string | null;
+            /**
+             * Assets
+             * @default []
+             */
+            assets: string[];
+            /**
+             * At
+             * @default 0
+             */
+            at: number;
+        };
+        /**
          * TextShadow
          * @description A shadow of the letters (CSS Text Decoration 3, section 4).
          */
@@ -4075,6 +4166,58 @@ export interface components {
              * @default #00000099
              */
             colour: string;
+        };
+        /**
+         * TimeLine
+         * @description One period, s, what it goes through, the readings in it, and what they come to.
+         */
+        TimeLine: {
+            /** Layer */
+            layer: string;
+            /** Period */
+            period: number;
+            /** Phases */
+            phases: components["schemas"]["TimePhase"][];
+            /** Points */
+            points: components["schemas"]["TimeMoment"][];
+            /** Sentence */
+            sentence: string;
+            /** Good */
+            good: boolean;
+        };
+        /**
+         * TimeMoment
+         * @description The worst reading at a time, s.
+         */
+        TimeMoment: {
+            /** Time */
+            time: number;
+            /** Block */
+            block: string;
+            /** Screen */
+            screen: string;
+            /** Ratio */
+            ratio: number;
+            /** Shown */
+            shown: string;
+            /** Required */
+            required: number;
+            /** Meets */
+            meets: boolean;
+        };
+        /**
+         * TimePhase
+         * @description A phase of the movement: s from the beginning of a period; it stays as it is where both are equal.
+         */
+        TimePhase: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Start */
+            start: number;
+            /** End */
+            end: number;
         };
         /**
          * Use
@@ -4717,6 +4860,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WidthLines"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    times_api_time_line_post: {
+        parameters: {
+            query?: never;
+            header?: {
+                "garnetfern-window"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedLayer"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TimeLine"];
                 };
             };
             /** @description Not Found */

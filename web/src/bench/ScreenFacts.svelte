@@ -4,11 +4,11 @@
   import { useBench } from '../state/context';
 
   let { screen }: { screen: Screen } = $props();
-  const { doc, findings, selection } = useBench();
+  const { findings, selection } = useBench();
 
   const percent = (share: number) => `${Math.round(share * 100)} %`;
   const view = $derived(
-    doc.framed(selection.layer) && findings.framing?.layer === selection.layer?.id
+    selection.framed && findings.framing?.layer === selection.framed.id
       ? findings.framing.screens.find((s) => s.screen === screen.id)
       : undefined,
   );

@@ -3,13 +3,14 @@
   import { ScreenDrag } from './drag';
   import { dragOf } from '../layers/drag';
   import { apply, elementOf, idsAt } from './frame';
+  import { hold } from './moving';
   import { letterAt, mark, outline } from './marks';
   import { useBench } from '../state/context';
 
   type Props = { screen: Screen; scale: number; height: number };
   let { screen, scale, height }: Props = $props();
   const bench = useBench();
-  const { eyedropper, findings, place, selection, sight } = bench;
+  const { eyedropper, findings, movement, place, selection, sight } = bench;
 
   let frame = $state<HTMLIFrameElement>();
   let page = $state.raw<Document | null>(null);
@@ -82,6 +83,12 @@
     if (!sight.situation?.scroll) return;
     const way = page.documentElement.scrollHeight - screen.height;
     page.defaultView?.scrollTo(0, sight.situation.scroll * Math.max(0, way));
+  });
+
+  $effect(() => {
+    if (!page || !sight.live) return;
+    const own = sight.situation?.phases ?? {};
+    hold(page, (layer) => own[layer] ?? movement.timeOf(layer));
   });
 
   $effect(() => {

@@ -1,8 +1,7 @@
 import type { Backdrop, Layer, Problem } from '../api/types';
 import { at } from '../api/patch';
 import type { Bench } from '../state/bench';
-import { freeId } from '../state/ids';
-import { pathOf, put, type Change, type Target } from '../state/target';
+import { pathOf, put, type Change } from '../state/target';
 
 type Parts = Pick<Bench, 'doc' | 'edits' | 'selection'>;
 
@@ -44,23 +43,24 @@ export function removeLayer({ edits, selection }: Parts, layer: Layer): Promise<
   });
 }
 
-async function insert(
+/** Lay a layer in; the core gives ids to it and to what it is made of. */
+async function layIn(
   { edits, selection }: Parts,
-  area: Target,
   layer: Layer,
-  place: number,
-  then = () => selection.chooseCard(layer.id),
+  at: number,
+  then: () => void = () => {},
 ): Promise<void> {
-  const change: Change = (site) => [
-    { op: 'add', path: `${pathOf(site, area)}/backdrop/layers/${place}`, value: layer },
-  ];
-  await edits.keep(change, `Add ${layer.name}`, then);
+  const { page, area } = selection;
+  if (!page || !area) return;
+  await edits.edit({ kind: 'lay-in', page: page.id, area: area.id, layer, at }, (card) => {
+    selection.chooseCard(card);
+    then();
+  });
 }
 
 export function duplicateLayer(parts: Parts, layer: Layer): Promise<void> {
   const { selection } = parts;
-  const copy = { ...layer, id: freeId(layer.id.slice(0, 34), selection.page) } as Layer;
-  return insert(parts, selection.target, copy, selection.layers.findIndex((l) => l.id === layer.id) + 1);
+  return layIn(parts, layer, selection.layers.findIndex((l) => l.id === layer.id) + 1);
 }
 
 /** Lay something in at a place of the build-up. A picture is laid by the core, which finds its focal point. */
@@ -82,11 +82,7 @@ export async function addLayer(
     });
     return;
   }
-  const id = freeId(String(wanted.kind), page);
-  await insert(parts, selection.target, { opacity: 1, visible: true, ...wanted, id } as Layer, place, () => {
-    selection.chooseCard(id);
-    then();
-  });
+  await layIn(parts, { id: String(wanted.kind), ...wanted } as Layer, place, then);
 }
 
 export function copyLayer({ edits, selection }: Parts, layer: Layer, to: string): void {

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** The whole picture with the window every screen cuts from it. */
-  import type { ImageLayer } from '../api/types';
+  import { picturesOf } from '../layers/members';
   import { on } from '../state/screens';
   import Scope from '../parts/Scope.svelte';
   import Parts from './Parts.svelte';
@@ -20,15 +20,16 @@
   const choices = $derived(
     selection.areas.flatMap((area) =>
       (area.backdrop.layers ?? [])
-        .filter((l): l is ImageLayer => doc.framed(l))
-        .map((layer) => ({
+        .flatMap((one) => picturesOf(one).map((layer) => ({ one, layer })))
+        .map(({ one, layer }) => ({
+          card: one.id,
           area,
           layer,
           name: `${area.band && area.column ? `${area.band.name}, ` : ''}${area.name}: ${layer.name}`,
         })),
     ),
   );
-  const layer = $derived(doc.framed(selection.layer) ? selection.layer : null);
+  const layer = $derived(selection.framed);
   const asset = $derived(doc.site?.assets?.find((a) => a.id === layer?.asset));
   const sheet = $derived(findings.framing?.layer === layer?.id ? findings.framing : null);
   const own = $derived(layer ? on(layer, selection.scope) : null);
@@ -46,8 +47,13 @@
   $effect(() => {
     if (layer || selection.areas.length === 0) return;
     const first = choices.find((c) => c.area.id === selection.area?.id) ?? choices[0];
-    if (first) selection.choose(first.area.id, first.layer.id);
+    if (first) choose(first);
   });
+
+  function choose({ area, card, layer: picture }: (typeof choices)[number]): void {
+    selection.choose(area.id, card);
+    if (card !== picture.id) selection.chooseMember(picture.id);
+  }
 
   const set = (values: Values, screen = selection.scope) =>
     put(selection.layerTarget(layer?.id ?? ''), values, screen);
@@ -81,7 +87,7 @@
           value={layer?.id ?? ''}
           onchange={(e) => {
             const found = choices.find((c) => c.layer.id === e.currentTarget.value);
-            if (found) selection.choose(found.area.id, found.layer.id);
+            if (found) choose(found);
           }}
         >
           {#each choices as { layer: one, name } (one.id)}<option value={one.id}>{name}</option>{/each}

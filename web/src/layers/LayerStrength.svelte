@@ -1,6 +1,7 @@
 <script lang="ts">
   /** How strong a layer is, on a track that is the layer itself; the least strength with which words can be read. */
   import type { Layer } from '../api/types';
+  import { picturesOf } from './members';
   import Strength from '../parts/Strength.svelte';
   import Remedy from '../settings/Remedy.svelte';
   import { layerEditor, shownLayer } from './change';
@@ -9,7 +10,7 @@
   /** `ink`: what the track is drawn with; without it what the core draws its card's with. */
   let { layer, ink }: { layer: Layer; ink?: string } = $props();
   const bench = useBench();
-  const { doc, findings, selection, sight } = bench;
+  const { findings, selection, sight } = bench;
   const to = layerEditor(() => layer);
   const own = $derived(shownLayer(bench, layer));
   const opacity = $derived(own.opacity ?? 1);
@@ -27,6 +28,6 @@
   show={(value) => to.show({ opacity: value })}
   {keep}
 />
-{#if !doc.framed(layer) && selection.words.length > 0 && !sight.pointed}
+{#if picturesOf(layer).length === 0 && selection.words.length > 0 && !sight.pointed}
   <Remedy {overlay} current={opacity} apply={keep} />
 {/if}

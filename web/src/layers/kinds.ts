@@ -5,7 +5,7 @@ import LayerStrength from './LayerStrength.svelte';
 /** A layer of a kind. */
 export type Of<K extends Layer['kind']> = Extract<Layer, { kind: K }>;
 
-type Settings = Component<{ layer: Layer }>;
+type Settings = Component<{ layer: Layer; member?: boolean }>;
 const modules = import.meta.glob<Settings>('./kinds/*/Settings.svelte', { eager: true, import: 'default' });
 
 /** The settings of a layer's kind: a folder of its name. A kind that has none is set in what all layers have. */

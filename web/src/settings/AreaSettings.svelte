@@ -9,9 +9,10 @@
   import PictureChooser from './PictureChooser.svelte';
   import Tabs from '../parts/Tabs.svelte';
   import UploadList from './UploadList.svelte';
+  import { picturesOf } from '../layers/members';
   import { useBench } from '../state/context';
 
-  const { doc, edits, findings, place, selection, sight, uploads } = useBench();
+  const { edits, findings, place, selection, sight, uploads } = useBench();
 
   const area = $derived(selection.area);
   const to = editorOf((chosen) => chosen.target);
@@ -19,7 +20,7 @@
     { id: 'base', name: 'Base and picture' },
     { id: 'size', name: 'Size and space' },
   ] as const;
-  const pictured = $derived(selection.layers.some((l) => doc.framed(l)));
+  const pictured = $derived(selection.layers.some((l) => picturesOf(l).length > 0));
   const tab = $derived(TABS.find((t) => t.id === place.tab)?.id ?? 'base');
   const width = (text: string) => (text.trim() === '' || text.trim() === 'all' ? null : text);
   const views = $derived(

@@ -2,13 +2,25 @@
   import type { Picture } from '../api/types';
   import { weight } from '../parts/weight';
 
-  type Props = { pictures: Picture[]; chosen: string | null; choose: (asset: string) => void };
-  let { pictures, chosen, choose }: Props = $props();
+  type Props = {
+    pictures: Picture[];
+    chosen: string | null;
+    choose: (asset: string) => void;
+    /** The pictures that are picked, in the order in which they were. */
+    picked: readonly string[];
+    pick: (asset: string) => void;
+  };
+  let { pictures, chosen, choose, picked, pick }: Props = $props();
 </script>
 
 <ul class="grid-of" aria-label="Pictures on the shelf">
   {#each pictures as p (p.asset)}
-    <li>
+    <li class="relative">
+      <label class="pick" title="Pick several: they can take turns behind words">
+        <input type="checkbox" checked={picked.includes(p.asset)} onchange={() => pick(p.asset)} />
+        <span class="sr-only">Pick {p.name}</span>
+        {#if picked.includes(p.asset)}<b>{picked.indexOf(p.asset) + 1}</b>{/if}
+      </label>
       <button type="button" class="entry" aria-pressed={chosen === p.asset} onclick={() => choose(p.asset)}>
         <span
           class="shown"
@@ -76,6 +88,20 @@
     box-shadow:
       0 0 0 2px var(--color-base-100),
       0 0 0 4px var(--color-primary);
+  }
+  .pick {
+    position: absolute;
+    top: 4px;
+    left: 4px;
+    display: flex;
+    align-items: center;
+    gap: 4px;
+    min-width: 26px;
+    min-height: 26px;
+    padding: 0 6px;
+    justify-content: center;
+    cursor: pointer;
+    background: color-mix(in oklab, var(--color-base-100) 88%, transparent);
   }
   .dab {
     height: 10px;

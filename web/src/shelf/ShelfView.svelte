@@ -13,7 +13,7 @@
   import StockSearch from './StockSearch.svelte';
   import { useBench } from '../state/context';
 
-  const { doc, place, uploads } = useBench();
+  const { doc, edits, place, selection, uploads } = useBench();
 
   type Tab = 'own' | 'stock' | 'slots' | 'looks';
   const TABS: { id: Tab; name: string }[] = [
@@ -29,6 +29,8 @@
   let failed = $state('');
   const pictures = $derived(fetched ?? []);
   let filter = $state.raw<Filter>({ ...NO_FILTER });
+  /** Pictures that are picked, in the order in which they were. */
+  let picked = $state.raw<string[]>([]);
 
   const revision = $derived(doc.state?.revision);
   const shown = $derived(filtered(pictures, filter));
@@ -46,6 +48,22 @@
     } catch (error) {
       failed = error instanceof Error ? error.message : 'The shelf cannot be looked at now.';
     }
+  }
+
+  function pick(asset: string): void {
+    picked = picked.includes(asset) ? picked.filter((one) => one !== asset) : [...picked, asset];
+  }
+
+  /** They become one layer of the chosen area, right on its base. */
+  function takeTurns(): void {
+    const { page, area } = selection;
+    if (!page || !area) return;
+    const asked = { page: page.id, area: area.id, layer: null, assets: picked, at: 0 };
+    void edits.edit({ kind: 'take-turns', ...asked }, (card) => {
+      picked = [];
+      selection.chooseCard(card);
+      place.go('bench');
+    });
   }
 
   function bring(event: Event & { currentTarget: HTMLInputElement }): void {
@@ -108,7 +126,22 @@
             </p>
           </div>
         {:else}
-          <PictureGrid pictures={shown} {chosen} choose={(id) => place.pick(id)} />
+          <div class="flex min-h-0 flex-col gap-2">
+            {#if picked.length > 0}
+              <div class="flex flex-wrap items-center gap-3" role="status">
+                {#if picked.length === 1}<span
+                    >One picture is picked; pick another, and they can take turns.</span
+                  >
+                {:else}
+                  <button type="button" class="btn btn-primary h-[30px] min-h-0 px-3" onclick={takeTurns}
+                    >Let these {picked.length} take turns behind {selection.area?.name ?? 'the page'}</button
+                  >
+                {/if}
+                <button type="button" class="quiet" onclick={() => (picked = [])}>Pick none</button>
+              </div>
+            {/if}
+            <PictureGrid pictures={shown} {chosen} choose={(id) => place.pick(id)} {picked} {pick} />
+          </div>
         {/if}
         <Details {picture} all={pictures} choose={(id) => place.pick(id)} />
       </div>

@@ -3,6 +3,7 @@ import { Doc } from './doc.svelte';
 import { Edits } from './edits.svelte';
 import { Eyedropper } from './eyedropper.svelte';
 import { Findings } from './findings.svelte';
+import { Movement } from './movement.svelte';
 import { Notices } from './notices.svelte';
 import { Place } from './place.svelte';
 import { Selection } from './selection.svelte';
@@ -24,6 +25,7 @@ export type Bench = {
   ways: Ways;
   eyedropper: Eyedropper;
   work: Work;
+  movement: Movement;
 };
 
 export function makeBench(): Bench {
@@ -38,7 +40,21 @@ export function makeBench(): Bench {
   const ways = new Ways(doc, edits, selection, findings, notices);
   const eyedropper = new Eyedropper(selection, notices);
   const work = new Work(notices);
-  return { notices, doc, edits, place, selection, sight, findings, uploads, ways, eyedropper, work };
+  const movement = new Movement(edits, selection);
+  return {
+    notices,
+    doc,
+    edits,
+    place,
+    selection,
+    sight,
+    findings,
+    uploads,
+    ways,
+    eyedropper,
+    work,
+    movement,
+  };
 }
 
 /** Fetch the site and what ships, and choose what is worked on first. */

@@ -8,10 +8,12 @@ import type {
   Reading,
   ScreenAreas,
   Situations,
+  TimeLine,
   Verdict,
   Widths,
 } from '../api/types';
 import type { Doc } from './doc.svelte';
+import { membersOf, picturesOf } from '../layers/members';
 import { Latest, Settled } from './latest';
 import { Long, type For, type Lines } from './long.svelte';
 import type { Notices } from './notices.svelte';
@@ -26,6 +28,7 @@ export class Findings {
   buildUp = $state.raw<BuildUp | null>(null);
   overlay = $state.raw<Overlay | null>(null);
   framing = $state.raw<Framing | null>(null);
+  timeLine = $state.raw<TimeLine | null>(null);
   areaViews = $state.raw<ScreenAreas[]>([]);
   /** Every situation, and every width, of the page; looked at when it is asked for. */
   readonly every: Long<Situations>;
@@ -111,7 +114,8 @@ export class Findings {
     }
     if (page !== this.of.page || area !== this.of.area || card !== this.of.card) {
       this.overlay = null;
-      if (this.framing?.layer !== card) this.framing = null;
+      if (this.framing?.layer !== this.selection.framed?.id) this.framing = null;
+      if (this.timeLine?.layer !== card) this.timeLine = null;
     }
     this.of = { page, area, card };
     this.settle();
@@ -143,19 +147,22 @@ export class Findings {
 
   private settle(): void {
     this.settling.run(async (signal) => {
-      const { area, layer, asked } = this.selection;
+      const { area, layer, framed, asked } = this.selection;
       if (!area || !this.doc.state) return;
       const here = { ...asked, area: area.id };
       try {
         await Promise.all([
           client.buildUp({ ...here, block: this.lineBlock }, signal).then((found) => (this.buildUp = found)),
           client.areas(asked, signal).then((found) => (this.areaViews = found)),
-          this.doc.framed(layer)
-            ? client.framing({ ...here, layer: layer.id }, signal).then((found) => (this.framing = found))
+          framed
+            ? client.framing({ ...here, layer: framed.id }, signal).then((found) => (this.framing = found))
+            : null,
+          layer && membersOf(layer).length > 1
+            ? client.timeLine({ ...here, layer: layer.id }, signal).then((found) => (this.timeLine = found))
             : null,
         ]);
         this.overlay =
-          layer && !this.doc.framed(layer)
+          layer && picturesOf(layer).length === 0
             ? await client.overlay({ ...here, layer: layer.id }, signal)
             : null;
       } catch (error) {

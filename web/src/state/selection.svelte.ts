@@ -2,6 +2,7 @@ import type { Band, Block, ImageLayer, Layer, Page } from '../api/types';
 import { Bell } from './bell';
 import type { Doc } from './doc.svelte';
 import type { Edits } from './edits.svelte';
+import { membersOf, picturesOf } from '../layers/members';
 import type { Target } from './target';
 import { areasOf, around, type Area } from './tree';
 
@@ -14,6 +15,8 @@ export class Selection {
   areaId = $state('');
   cardId = $state('');
   blockId = $state('');
+  /** Which member of a layer with several in turn is chosen; the first where it is none of them. */
+  memberId = $state('');
   /** Which screen settings are being made for; null: for all. */
   scope = $state<string | null>(null);
   /** Counts choices of an area, so that screens can show where it is. */
@@ -37,6 +40,14 @@ export class Selection {
   readonly band = $derived<Band | null>(this.area?.band ?? null);
   readonly layers = $derived<Layer[]>((this.area?.backdrop.layers ?? []) as Layer[]);
   readonly layer = $derived<Layer | null>(this.layers.find((l) => l.id === this.cardId) ?? null);
+  /** The chosen member of the chosen layer. */
+  readonly member = $derived(
+    membersOf(this.layer).find((m) => m.layer.id === this.memberId) ?? membersOf(this.layer)[0] ?? null,
+  );
+  /** The picture that is framed: the chosen layer, or its chosen member, where that is one. */
+  readonly framed = $derived<ImageLayer | null>(
+    picturesOf(this.layer).find((p) => p.id === (this.member?.layer.id ?? this.layer?.id)) ?? null,
+  );
   readonly blocks = $derived<Block[]>(this.area?.blocks ?? []);
   readonly words = $derived<Block[]>(this.blocks.filter((b) => this.doc.kind(b).lettered));
   readonly block = $derived<Block | null>(
@@ -111,7 +122,7 @@ export class Selection {
 
   /** The topmost overlay, the topmost layer, or the base. */
   private firstCard(): string {
-    return this.layers.findLast((l) => !this.doc.framed(l))?.id ?? this.layers.at(-1)?.id ?? 'base';
+    return this.layers.findLast((l) => picturesOf(l).length === 0)?.id ?? this.layers.at(-1)?.id ?? 'base';
   }
 
   choosePage(id: string): void {
@@ -134,6 +145,15 @@ export class Selection {
 
   chooseCard(id: string): void {
     this.change(() => (this.cardId = id));
+  }
+
+  /** Choose a member of a layer, and the layer with it. */
+  chooseMember(id: string): void {
+    this.change(() => {
+      this.memberId = id;
+      const layer = this.layers.find((l) => membersOf(l).some((m) => m.layer.id === id));
+      if (layer) this.cardId = layer.id;
+    });
   }
 
   /** Choose the card before or after the present one. */

@@ -1,5 +1,6 @@
 import { at } from '../api/patch';
-import type { Operation, Site } from '../api/types';
+import type { Layer, Operation, Site } from '../api/types';
+import { membersOf } from '../layers/members';
 import { areasOf, blockPath } from './tree';
 
 /**
@@ -38,6 +39,16 @@ function numbered(list: readonly { id: string }[] | undefined, id: string, path:
   return found(n < 0 ? null : `${path}/${n}`);
 }
 
+/** A layer among others, or a member of one that is made of several. */
+function layerPath(layers: readonly Layer[], id: string, path: string): string {
+  for (const [n, layer] of layers.entries()) {
+    if (layer.id === id) return `${path}/${n}`;
+    const k = membersOf(layer).findIndex((m) => m.layer.id === id);
+    if (k >= 0) return `${path}/${n}/members/${k}/layer`;
+  }
+  throw new GoneError();
+}
+
 /** The JSON Pointer (RFC 6901) of a target in a site. Throws GoneError. */
 export function pathOf(site: Site, target: Target): string {
   if (target.list) {
@@ -54,7 +65,7 @@ export function pathOf(site: Site, target: Target): string {
   const area = areasOf(page).find((a) => a.id === target.area);
   if (!area) throw new GoneError();
   if (!target.layer) return path + area.path;
-  return numbered(area.backdrop.layers, target.layer, `${path}${area.path}/backdrop/layers`);
+  return layerPath(area.backdrop.layers ?? [], target.layer, `${path}${area.path}/backdrop/layers`);
 }
 
 /** Set fields of a target, everywhere or on one screen alone. A field may be a path: `content/width`. */

@@ -3,12 +3,14 @@
   import { layerEditor } from '../../change';
   import { gradientImage } from '../../gradient';
   import GradientField from '../../GradientField.svelte';
+  import TakeTurns from '../../TakeTurns.svelte';
   import Tabs from '../../../parts/Tabs.svelte';
   import LayerStrength from '../../LayerStrength.svelte';
   import { useBench } from '../../../state/context';
   import { put } from '../../../state/target';
 
-  let { layer }: { layer: GradientLayer } = $props();
+  /** `member`: it takes turns with others, whose strength they share. */
+  let { layer, member = false }: { layer: GradientLayer; member?: boolean } = $props();
   const to = layerEditor(() => layer);
   const { doc, edits, place } = useBench();
   const TABS = [
@@ -37,7 +39,10 @@
         keep={(gradient, label) => to.keep({ gradient }, `${layer.name}: ${label}`)}
       />
     {:else}
-      <LayerStrength {layer} ink={gradientImage(layer.gradient, true)} />
+      {#if !member}
+        <LayerStrength {layer} ink={gradientImage(layer.gradient, true)} />
+        <TakeTurns {layer} others="colours" />
+      {/if}
       <div class="flex items-center gap-2">
         <button type="button" class="btn btn-outline h-[28px] min-h-0 px-2" onclick={save}>Save it</button>
         <div class="row" aria-label="Other gradients" role="group">

@@ -13,12 +13,14 @@
   import PictureChooser from '../../../settings/PictureChooser.svelte';
   import PlaceSettings from '../../../settings/PlaceSettings.svelte';
   import TileSettings from '../../../settings/TileSettings.svelte';
+  import TakeTurns from '../../TakeTurns.svelte';
   import Tabs from '../../../parts/Tabs.svelte';
   import { weight } from '../../../parts/weight';
   import UploadList from '../../../settings/UploadList.svelte';
   import { useBench } from '../../../state/context';
 
-  let { layer }: { layer: ImageLayer } = $props();
+  /** `member`: it takes turns with others, whose strength they share. */
+  let { layer, member = false }: { layer: ImageLayer; member?: boolean } = $props();
   const { doc, edits, findings, place, selection, uploads } = useBench();
 
   const SIZES = [
@@ -128,7 +130,10 @@
           <PlaceSettings {layer} {own} {show} {keep} />
           <TileSettings {layer} />
         {:else}
-          <LayerStrength {layer} ink="#8a8378" />
+          {#if !member}
+            <LayerStrength {layer} ink="#8a8378" />
+            <TakeTurns {layer} others="pictures" />
+          {/if}
           <FilterSettings {layer} />
           <PictureChooser {layer} />
         {/if}

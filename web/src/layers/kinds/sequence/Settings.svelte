@@ -1,0 +1,104 @@
+<script lang="ts">
+  /** Members in turn: when each is there, how they change, who belongs to them, and the settings of one. */
+  import type { SequenceLayer } from '../../../api/types';
+  import Choice from '../../../parts/Choice.svelte';
+  import NumberField from '../../../parts/NumberField.svelte';
+  import Tabs from '../../../parts/Tabs.svelte';
+  import { useBench } from '../../../state/context';
+  import { layerEditor } from '../../change';
+  import { settingsOf } from '../../kinds';
+  import LayerStrength from '../../LayerStrength.svelte';
+  import { gradientsOf, second } from '../../members';
+  import Members from './Members.svelte';
+  import TimeLine from './TimeLine.svelte';
+
+  let { layer }: { layer: SequenceLayer } = $props();
+  const { place, selection } = useBench();
+  const to = layerEditor(() => layer);
+
+  const TABS = [
+    { id: 'turns', name: 'Turns' },
+    { id: 'members', name: 'Who takes turns' },
+    { id: 'strength', name: 'Strength' },
+  ] as const;
+  const BEGINS = [
+    { value: 'first', name: 'the first', note: 'Every visit begins with the first' },
+    {
+      value: 'another',
+      name: 'another at each visit',
+      note: 'Drawn by lot; older browsers begin with the first',
+    },
+  ] as const;
+  const tab = $derived(TABS.find((t) => t.id === place.tab)?.id ?? 'turns');
+  /** Whether the settings of the chosen member are open. */
+  let inside = $state(false);
+  const member = $derived(selection.member?.layer ?? null);
+  const Own = $derived(member ? settingsOf(member) : null);
+  const stay = $derived(layer.stay ?? 6);
+  const alike = $derived(layer.members.every((m) => (m.stay ?? stay) === stay));
+
+  /** All stay equally long. */
+  function stayAll(value: number) {
+    const members = layer.members.map((m) => ({ ...m, stay: null }));
+    return to.keep({ stay: value, members }, `Each stays ${second(value)}`);
+  }
+</script>
+
+{#if inside && member && Own}
+  <div class="flex items-center gap-3 pb-1">
+    <button type="button" class="quiet act px-0" onclick={() => (inside = false)}>Back to the turns</button>
+    <b class="truncate">{member.name}</b>
+  </div>
+  {#key member.id}<Own layer={member} member />{/key}
+{:else}
+  <Tabs label="Settings of what takes turns" tabs={TABS} value={tab} choose={(id) => place.turn(id)}>
+    <div class="flex flex-col gap-1.5 pt-1">
+      {#if tab === 'turns'}
+        {#if layer.members.length > 1}
+          <TimeLine {layer} />
+          <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
+            <NumberField
+              label="Each stays"
+              value={stay}
+              unit="s"
+              least={0}
+              most={600}
+              step={0.5}
+              width="86px"
+              keep={stayAll}
+            />
+            {#if !alike}<span class="muted text-small">some stay otherwise</span>{/if}
+            <NumberField
+              label="A change takes"
+              value={layer.change ?? 1.5}
+              unit="s"
+              least={0}
+              most={60}
+              step={0.25}
+              width="86px"
+              keep={(value) =>
+                to.keep({ change: value }, value === 0 ? 'Cuts' : `A change takes ${second(value)}`)}
+            />
+          </div>
+          <Choice
+            label="Begins with"
+            value={layer.begins ?? 'first'}
+            options={BEGINS}
+            choose={(begins) =>
+              void to.keep({ begins }, begins === 'first' ? 'Begin with the first' : 'Begin with another')}
+          />
+        {:else}
+          <p>
+            One alone does not move. Add {gradientsOf(layer).length > 0 ? 'other colours' : 'a picture'} that it
+            takes turns with.
+          </p>
+          <Members {layer} open={() => (inside = true)} />
+        {/if}
+      {:else if tab === 'members'}
+        <Members {layer} open={() => (inside = true)} />
+      {:else}
+        <LayerStrength {layer} />
+      {/if}
+    </div>
+  </Tabs>
+{/if}

@@ -1,0 +1,222 @@
+<script lang="ts">
+  /** The worst reading over one period, and beneath it who is there when; borders are pulled to time them. */
+  import type { Member, SequenceLayer } from '../../../api/types';
+  import RunLine from '../../../parts/RunLine.svelte';
+  import { pull, type Spot } from '../../../parts/pull';
+  import { useBench } from '../../../state/context';
+  import { layerEditor } from '../../change';
+  import { gradientImage } from '../../gradient';
+  import { second, turnsOf } from '../../members';
+
+  let { layer }: { layer: SequenceLayer } = $props();
+  const { doc, findings, movement, selection, sight } = useBench();
+  const to = layerEditor(() => layer);
+
+  const STEP = 0.1;
+  const MOST = 600;
+  /** What was being timed when it was grabbed: the border, where that was, the stay, and the scale of the line. */
+  let timed = $state.raw<{ n: number; from: number; stay: number; scale: number } | null>(null);
+  const times = $derived(turnsOf(layer));
+  const found = $derived(findings.timeLine?.layer === layer.id ? findings.timeLine : null);
+  const scale = $derived(timed?.scale ?? times.period);
+  const now = $derived(
+    sight.situation?.phases[layer.id] ??
+      ((movement.timeOf(layer.id) % times.period) + times.period) % times.period,
+  );
+  const ticks = $derived.by(() => {
+    const step = [1, 2, 5, 10, 20, 60, 120, 300, 600].find((s) => scale / s <= 8) ?? 1200;
+    return Array.from({ length: Math.floor(scale / step) + 1 }, (_, n) => n * step);
+  });
+  const points = $derived(
+    (found?.points ?? []).flatMap((p) => {
+      // one that stays reads the same from the beginning of its stay to the end
+      const turn = times.turns.find((t) => p.time > t.start - 1e-6 && p.time < t.start + t.stay + 1e-6);
+      const share = p.ratio / p.required;
+      return turn
+        ? [turn.start, turn.start + turn.stay].map((at) => ({ at, share }))
+        : [{ at: p.time, share }];
+    }),
+  );
+  const marks = $derived(
+    (found?.points ?? []).flatMap((p, n, all) => {
+      const before = all[n - 1];
+      if (!before || before.meets === p.meets) return [];
+      const said = p.meets
+        ? `From ${second(p.time)} on every word can be read again.`
+        : `From ${second(p.time)} on words fall short.`;
+      return [{ at: p.time, good: p.meets, said }];
+    }),
+  );
+  const near = $derived(
+    found?.points.reduce<(typeof found.points)[number] | null>(
+      (best, p) => (!best || Math.abs(p.time - now) < Math.abs(best.time - now) ? p : best),
+      null,
+    ) ?? null,
+  );
+
+  const rounded = (time: number) => Math.round(Math.min(MOST, Math.max(0, time)) * 10) / 10;
+  const stays = (n: number, stay: number) => ({ [`members/${n}/stay`]: rounded(stay) });
+
+  function border(n: number) {
+    const stayOf = ({ x }: Spot) => (timed ? timed.stay + x * timed.scale - timed.from : 0);
+    return pull({
+      within: (node) => node.closest('.strip'),
+      begin: ({ x }) => {
+        const stay = times.turns[n]?.stay ?? 0;
+        timed = { n, from: x * times.period, stay, scale: times.period };
+        return true;
+      },
+      move: (spot) => to.show(stays(n, stayOf(spot))),
+      end: (spot, moved) => {
+        const stay = stayOf(spot);
+        timed = null;
+        if (moved) void keepStay(n, stay);
+      },
+      cancel: () => {
+        timed = null;
+        to.show({});
+      },
+      nudge: (right) => {
+        if (right === 0) return false;
+        void keepStay(n, (times.turns[n]?.stay ?? 0) + right * STEP);
+      },
+    });
+  }
+
+  const keepStay = (n: number, stay: number) =>
+    to.keep(stays(n, stay), `${times.turns[n]?.name} stays ${second(rounded(stay))}`);
+
+  function look(member: Member): string {
+    const one = member.layer;
+    if ('gradient' in one) return gradientImage(one.gradient);
+    const asset = doc.asset(one.asset);
+    return asset ? `url(/thumbs/${asset.hash.slice(0, 10)}) center / cover` : '';
+  }
+
+  function go(time: number): void {
+    if (sight.situation) sight.meet(null);
+    movement.seek(layer.id, time);
+  }
+</script>
+
+<div class="flex items-center gap-2">
+  <button
+    type="button"
+    class="quiet act shrink-0 px-1"
+    title="Space"
+    aria-pressed={movement.playing}
+    onclick={() => movement.toggle()}>{movement.playing ? 'Stop' : 'Run'}</button
+  >
+  <span class="w-10 shrink-0 font-semibold tabular-nums">{second(now)}</span>
+  <p class="min-w-0 flex-1 truncate text-small" role="status" title={found?.sentence}>
+    {#if found}<span class={found.good ? 'text-success' : 'text-warning'}>{found.sentence}</span>{:else}<span
+        class="muted">Reading every moment …</span
+      >{/if}
+  </p>
+</div>
+<RunLine
+  label="Time of {layer.name}"
+  text={(time) => `${second(time)}${near ? `, the worst reading is ${near.shown} of ${near.required}` : ''}`}
+  from={0}
+  to={scale}
+  high={64}
+  step={STEP}
+  {points}
+  regions={times.turns.map((t, n) => ({ id: t.id, name: `${n + 1}`, from: t.start, to: t.start + t.stay }))}
+  {marks}
+  {ticks}
+  tick={(time) => (time === 0 ? '0 s' : `${time}`)}
+  value={now}
+  first={0}
+  choose={go}
+>
+  {#snippet children(x)}
+    <div class="strip">
+      {#each layer.members as member, n (member.layer.id)}
+        {@const turn = times.turns[n]}
+        {#if turn}
+          <button
+            type="button"
+            class="turn"
+            aria-pressed={selection.member?.layer.id === member.layer.id}
+            aria-label="{n + 1}: {member.layer.name}, stays {second(turn.stay)}"
+            title="{member.layer.name}, stays {second(turn.stay)}"
+            style:left="{x(turn.start)}px"
+            style:width="{Math.max(6, x(turn.start + turn.stay) - x(turn.start))}px"
+            style:background={look(member)}
+            onclick={() => {
+              selection.chooseMember(member.layer.id);
+              go(turn.start + turn.stay / 2);
+            }}
+          ></button>
+          {#if layer.members.length > 1}
+            <span
+              class="change"
+              aria-hidden="true"
+              style:left="{x(turn.start + turn.stay)}px"
+              style:width="{x(turn.start + turn.stay + times.change) - x(turn.start + turn.stay)}px"
+            ></span>
+            <span
+              class="border"
+              role="slider"
+              tabindex="0"
+              aria-label="How long {member.layer.name} stays"
+              aria-valuemin={0}
+              aria-valuemax={MOST}
+              aria-valuenow={turn.stay}
+              aria-valuetext={second(turn.stay)}
+              title="Pull to time it: stays {second(turn.stay)}"
+              style:left="{x(turn.start + turn.stay)}px"
+              {@attach border(n)}
+            ></span>
+          {/if}
+        {/if}
+      {/each}
+    </div>
+  {/snippet}
+</RunLine>
+
+<style>
+  .strip {
+    position: relative;
+    height: 40px;
+    margin-top: 2px;
+  }
+  .turn {
+    position: absolute;
+    inset-block: 2px;
+    cursor: pointer;
+    box-shadow: inset 0 0 0 1px color-mix(in oklab, var(--color-base-content) 30%, transparent);
+  }
+  .turn[aria-pressed='true'] {
+    box-shadow:
+      0 0 0 1px var(--color-base-100),
+      0 0 0 3px var(--color-primary);
+    z-index: 1;
+  }
+  .change {
+    position: absolute;
+    inset-block: 2px;
+    pointer-events: none;
+    background: linear-gradient(
+      to bottom right,
+      color-mix(in oklab, var(--color-base-content) 22%, transparent) 49.5%,
+      color-mix(in oklab, var(--color-base-content) 8%, transparent) 50.5%
+    );
+  }
+  .border {
+    position: absolute;
+    inset-block: 0;
+    z-index: 2;
+    width: 24px;
+    margin-left: -12px;
+    cursor: col-resize;
+  }
+  .border::before {
+    content: '';
+    position: absolute;
+    inset: 6px 10px;
+    background: var(--color-base-100);
+    outline: 1px solid var(--color-base-content);
+  }
+</style>
