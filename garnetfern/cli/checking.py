@@ -71,11 +71,12 @@ def render(
     width: Annotated[int, typer.Option(min=100, max=4000)],
     height: Annotated[int, typer.Option(min=100, max=20_000)],
     out: Annotated[Path, typer.Option()],
+    at: Annotated[float | None, typer.Option(min=0, max=100_000, help="seconds since it was shown")] = None,
 ) -> None:
-    """Draw a page as a PNG, as high as it is."""
+    """Draw a page as a PNG, as high as it is, as it is met at a time; without one at rest."""
     found = opened(file)
     reader = Reader(shipped_fonts(), MemoryPictures(found.pictures))
-    record = resolve_page(found.site, page_of(found.site, page), Moment(Viewport(width, height)), reader.fonts)
+    record = resolve_page(found.site, page_of(found.site, page), Moment(Viewport(width, height), time=at), reader.fonts)
     region = (0, 0, width, min(20_000, round(record.height)))
     pixels = draw_page(record, region, reader.pictures, reader.glyphs)
     done, data = cv2.imencode(".png", pixels[:, :, ::-1])

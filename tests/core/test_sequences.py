@@ -134,12 +134,12 @@ def test_members_differ_on_screens_and_pictures_that_are_not_there_are_named():
 def test_the_phases_have_names_for_people():
     names = [p.name for p in layer(DARK, LIGHT).phases()]
     assert names == [
-        "first gradient of Turns",
-        "between the first and the second of Turns",
-        "second gradient of Turns",
-        "between the second and the first of Turns",
+        "first gradient",
+        "between the first and the second",
+        "second gradient",
+        "between the second and the first",
     ]
-    assert next(p.name for p in layer(picture(1), LIGHT, change=0).phases()) == "first picture of Turns"
+    assert next(p.name for p in layer(picture(1), LIGHT, change=0).phases()) == "first picture"
     assert layer(DARK).phases() == ()
     assert (numbered(9), numbered(10), numbered(21)) == ("tenth", "11th", "22nd")
 
@@ -190,11 +190,11 @@ def kinds_of(file):
 
 def test_each_member_and_each_change_is_a_situation():
     assert kinds_of(one_banner(turns(DARK, LIGHT))) == [
-        ("phone:turns-2", "Phone, second gradient of Turns"),
-        ("phone:turns-1-on", "Phone, between the first and the second of Turns"),
-        ("phone:turns-2-on", "Phone, between the second and the first of Turns"),
+        ("phone:turns-2", "Phone, second gradient"),
+        ("phone:turns-1-on", "Phone, between the first and the second"),
+        ("phone:turns-2-on", "Phone, between the second and the first"),
     ]
-    assert kinds_of(one_banner(turns(DARK, LIGHT, change=0))) == [("phone:turns-2", "Phone, second gradient of Turns")]
+    assert kinds_of(one_banner(turns(DARK, LIGHT, change=0))) == [("phone:turns-2", "Phone, second gradient")]
     assert kinds_of(one_banner(turns(DARK))) == []
     assert kinds_of(one_banner(turns(DARK, LIGHT, visible=False))) == []
 

@@ -1,10 +1,12 @@
 """A page's markup. Everything the owner has written is escaped."""
 
 from ..document import Backdrop, Band, Column, Page, ever_visible
+from ..resolve.control import Control
 from .blocks import block_markup
 from .escape import html_words
 from .layers import layer_elements
 from .pictures import Emission
+from .stop import stop_markup
 
 TAGS = {"header": "header", "footer": "footer"}
 
@@ -28,17 +30,18 @@ def _column_html(column: Column, emission: Emission) -> str:
     return f'      <div class="gf-column gf-{column.id}">\n{behind}{inside}      </div>\n'
 
 
-def _band_html(band: Band, emission: Emission) -> str:
+def _band_html(band: Band, emission: Emission, stop: str) -> str:
     tag = TAGS.get(band.role, "section")
     behind = _behind(band.backdrop) + _heard(band.backdrop, emission)
     behind = f"    {behind}" if behind else ""
     columns = "".join(_column_html(c, emission) for c in band.columns)
     content = f'    <div class="gf-content">\n{columns}    </div>\n' if columns else ""
-    return f'  <{tag} class="gf-band gf-{band.id}">\n{behind}{content}  </{tag}>\n'
+    return f'  <{tag} class="gf-band gf-{band.id}">\n{behind}{content}{stop}  </{tag}>\n'
 
 
-def page_body(page: Page, emission: Emission) -> str:
+def page_body(page: Page, emission: Emission, control: Control | None) -> str:
     """The body's markup; everything between header and footer bands stands in one main element."""
+    stop = f"    {stop_markup(emission.site.language)}\n" if control else ""
     parts = [_behind(page.backdrop, " gf-behind-page"), _heard(page.backdrop, emission)]
     parts += [_heard(j.backdrop, emission) for j in page.joins]
     parts += [
@@ -50,7 +53,7 @@ def page_body(page: Page, emission: Emission) -> str:
     for n, band in enumerate(bands):
         if inner and n == inner[0]:
             parts.append('<main class="gf-main">\n')
-        parts.append(_band_html(band, emission))
+        parts.append(_band_html(band, emission, stop if control and band.id == control.band else ""))
         if inner and n == inner[-1]:
             parts.append("</main>\n")
     return "".join(parts)

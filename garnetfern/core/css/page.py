@@ -3,8 +3,10 @@
 from dataclasses import dataclass
 
 from ..document import ImageLayer, Page, Site, ever_visible, page_on
+from ..resolve.control import control_of
 from ..resolve.fonts import FontBook
 from ..resolve.layout import STACK_BELOW
+from .arrival import arrival_css
 from .blocks import pointed
 from .declarations import Declarations, rule
 from .escape import css_comment, css_string, css_url, html_attribute, html_text
@@ -12,6 +14,7 @@ from .html import page_body
 from .layers import file_property, moving_css
 from .pictures import Emission
 from .rules import Rules, difference, over_rules, page_rules, rules_text, shares
+from .stop import stop_css
 from .urls import Urls
 
 RESET = """html {
@@ -199,7 +202,8 @@ def emit_page(site: Site, page: Page, fonts: FontBook, urls: Urls) -> EmittedPag
     base = page_rules(site, page, fonts)
     css = RESET + rules_text(COMMON) + rules_text(base) + _rows(page)
     css += _layer_files(emission) + _exceptions(site, page, base, fonts) + _moving(page)
-    css += _over(site, page)
+    control = control_of(site, page, emission.windows)
+    css += _over(site, page) + (stop_css(control) if control else "") + arrival_css(page)
     seen = emission.for_page()
-    body = page_body(page, seen)
+    body = page_body(page, seen, control)
     return EmittedPage(page.title, site.language, font_css(page, fonts, urls), css, body, seen.preloads())

@@ -4,6 +4,7 @@ from .assets import Asset, Crop, Fit, Part, Slot, crop_of
 from .backdrop import Backdrop, Over, OverChange
 from .block import Align, Block, KindOfBlock, Lettering, MenuItem, Outline, TextShadow
 from .blocks import BLOCK_KINDS, BlockKind
+from .entrance import Entrance
 from .gradient import Gradient, Stop
 from .ids import Ids, ids_of
 from .layers import LAYER_KINDS, BlendMode, Layer, LayerBase, Phase
@@ -50,6 +51,7 @@ __all__ = [
     "Column",
     "Crop",
     "EdgeLayer",
+    "Entrance",
     "Filter",
     "Fit",
     "Gradient",

@@ -8,6 +8,7 @@ from pydantic import AfterValidator, Field, model_validator
 from .backdrop import Backdrop
 from .base import Colour, Identifier, Model, Wording
 from .blocks import BLOCK_KINDS, BlockKind
+from .entrance import Entrance
 from .length import FixedSizeText, FixedText, SizeText
 from .plate import Plate
 
@@ -125,6 +126,7 @@ class Block(Model):
     slot: Identifier | None = None
     height: SizeText = Field("32px", description="of a space")
     keep: tuple[Kept, ...] = Field((), max_length=3, description="what remedies for these words leave alone")
+    entrance: Entrance | None = Field(None, description="how it arrives when it first comes into sight")
     screens: dict[Identifier, BlockException] = Field({}, max_length=12)
 
     @model_validator(mode="after")

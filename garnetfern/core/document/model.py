@@ -25,6 +25,7 @@ class Column(Model):
     name: Name = "Column"
     share: float = Field(1, gt=0, le=12)
     gap: SizeText = "16px"
+    stagger: float = Field(0, ge=0, le=3, description="how much later each arriving block begins than the last, s")
     padding: Padding = Padding(block="0px", inline="0px")
     backdrop: Backdrop = Backdrop()
     blocks: tuple[Block, ...] = Field((), max_length=40)

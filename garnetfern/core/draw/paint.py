@@ -85,7 +85,8 @@ def paint_area(canvas: Bytes, area: AreaRecord, sheets: Sequence[Sheet], region:
             rows, columns, part = found
             base = group(sheets[:1], part, pictures) if sheets and sheets[0].id == "base" else None
             stack = group(sheets, part, pictures)
-            _lay(canvas[rows, columns], framed(area.plate, area.box.snapped(), base, stack, part, pictures.kept))
+            plate = framed(area.plate, area.box.snapped(), base, stack, part, pictures.kept)
+            _lay(canvas[rows, columns], plate * np.float32(area.opacity))
     elif needs_group(area, sheets):
         _lay(canvas, group(sheets, region, pictures))
     else:

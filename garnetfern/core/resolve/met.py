@@ -7,6 +7,7 @@ from .page import Windows, resolve_page
 from .records import PageRecord
 
 MISSING = "missing"
+ARRIVING = ("time", "less_motion")
 
 
 def depends_on(page: Page) -> frozenset[str]:
@@ -21,6 +22,8 @@ def depends_on(page: Page) -> frozenset[str]:
             found.add("pointed")
         if block.assets():
             found.add(MISSING)
+        if block.entrance is not None:
+            found.update(ARRIVING)
     return frozenset(found)
 
 

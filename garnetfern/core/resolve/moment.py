@@ -14,7 +14,8 @@ class Moment:
 
     `pointed`: how far the change under the pointer has come, 0..1. `scroll`: the share of its way that the page is
     scrolled, 0..1. `enlarged`: letters are that many times as large. `less_motion`: the visitor asks that nothing move.
-    `missing`: the pictures are not there. `time`: seconds since the page was shown. `phases`: the own time of a
+    `missing`: the pictures are not there. `time`: seconds since the page was shown; None: at rest, what moves
+    by itself at its beginning. `phases`: the own time of a
     moving layer, s by the layer's id, where it is another than the page's.
     """
 
@@ -24,7 +25,7 @@ class Moment:
     enlarged: float = 1.0
     less_motion: bool = False
     missing: bool = False
-    time: float = 0.0
+    time: float | None = None
     phases: tuple[tuple[str, float], ...] = ()
 
     def at(self, viewport: Viewport) -> "Moment":
@@ -37,7 +38,7 @@ class Moment:
 
     def time_of(self, layer: str) -> float:
         """The own time of a moving layer, s."""
-        return 0.0 if self.less_motion else dict(self.phases).get(layer, self.time)
+        return 0.0 if self.less_motion else dict(self.phases).get(layer, self.time or 0.0)
 
     def page(self, page: Page) -> Page:
         """The page as the document says that it is met at this moment."""

@@ -5,6 +5,7 @@ from dataclasses import replace
 from ..colour.notation import parse_colour
 from ..document import Asset, Backdrop, Block, Column, ImageLayer, Join, Page, Site
 from .box import Box
+from .entrance import AT_REST, arrivals, arriving_band
 from .fonts import FontBook
 from .image import Room, choose_rendition, layer_room, shown_width
 from .layers import LayerPlace, resolve_layer
@@ -162,11 +163,19 @@ def resolve_page(site: Site, page: Page, moment: Moment, fonts: FontBook, window
     viewport = moment.viewport
     windows = windows or Windows(site, page, fonts)
     shown, record = windows.laid_at(moment)
+    arriving = {} if moment.time is None or moment.less_motion else arrivals(shown, moment.time)
+    if arriving:
+        record = replace(record, bands=tuple(arriving_band(band, arriving) for band in record.bands))
     span = serving_range(site.screens, viewport.width)
     scroll = moment.scroll * max(0.0, record.height - viewport.height)
     moved = scroll if record.height > viewport.height and not moment.less_motion else None
     areas = [
-        replace(area, sheets=_sheets(area, backdrop, windows, span, moment, moved), moves=_moves(backdrop))
+        replace(
+            area,
+            sheets=_sheets(area, backdrop, windows, span, moment, moved),
+            moves=_moves(backdrop),
+            opacity=arriving.get(area.id, AT_REST).opacity,
+        )
         for area, backdrop in bare_areas(shown, record, viewport)
     ]
     pictures = _picture_areas(shown, record, windows, span)

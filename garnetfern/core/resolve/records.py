@@ -126,7 +126,8 @@ class PlateRecord:
 class AreaRecord:
     """Anything with a backdrop: its box, its sheets from bottom to top, and the ids of the blocks that stand in it.
 
-    `moves`: a picture of it moves otherwise than the page when that is scrolled.
+    `moves`: a picture of it moves otherwise than the page when that is scrolled. `opacity`: of a plate with all that is
+    in it, while its words arrive.
     """
 
     id: str
@@ -136,6 +137,7 @@ class AreaRecord:
     blocks: tuple[str, ...] = ()
     plate: PlateRecord | None = None
     moves: bool = False
+    opacity: float = 1.0
 
     def touches(self, region: Box) -> bool:
         """Whether it may paint something there."""

@@ -1,7 +1,9 @@
 """The check: every block of words in every situation, and the answers in plain words."""
 
 from collections.abc import Collection
+from typing import Annotated
 
+from pydantic import Field
 from typing_extensions import TypedDict
 
 from ...core.document import Page, Site
@@ -31,6 +33,7 @@ class ReadingView(TypedDict):
     missing: bool
     kind: str
     pointed: bool
+    phases: Annotated[dict[str, float], Field(description="the own time of layers that move, s by their ids")]
     ratio: float | None
     shown: str | None
     required: float
@@ -107,6 +110,7 @@ def reading_view(reading: Reading, situation: Situation) -> ReadingView:
         "missing": situation.moment.missing,
         "kind": situation.kind,
         "pointed": situation.moment.pointed == 1,
+        "phases": dict(situation.on_the_way(0.5).moment.phases),
         "ratio": None if reading.ratio is None else round(reading.ratio, 3),
         "shown": None if reading.ratio is None else floored(reading.ratio),
         "required": reading.required,

@@ -53,20 +53,23 @@ def _moment(point: TimePoint) -> TimeMoment:
     }
 
 
-def _sentence(points: list[TimePoint], phases: list[TimePhase], site: Site, name: str) -> str:
+def _sentence(points: list[TimePoint], phases: list[TimePhase], site: Site) -> str:
     """When words fall short, if they do."""
     if not points:
         return "There are no words here whose readings could follow the time."
-    worst = min(points, key=lambda p: p.quotient)
+    least = min(points, key=lambda p: p.quotient)
+    resting = {p["start"] for p in phases if p["start"] == p["end"]}
+    # one that stays is named rather than the change into it, where both are as bad
+    alike = [p for p in points if p.quotient <= least.quotient * 1.01]
+    worst = next((p for p in alike if p.time in resting), least)
     when = min(phases, key=lambda p: max(p["start"] - worst.time, worst.time - p["end"], 0.0))
     screen = next(s.name.lower() for s in site.screens if s.id == worst.screen)
-    said = when["name"].removesuffix(f" of {name}")
+    said = when["name"]
     figures = f"{floored(worst.ratio)} of {worst.required:g}"
     if worst.quotient >= 1:
-        return f"Every word here can be read at every moment; the least is {figures} ({said}, {screen})."
-    short = [p for p in points if p.quotient < 1]
-    where = "at every moment" if len(short) == len(points) else f"at {worst.time:.1f} s"
-    return f"Words fall short {where}: {figures} ({said}, {screen})."
+        return f"Readable at every moment: {figures} at the least ({said}, {screen})."
+    everywhere = "At every moment; worst: " if all(p.quotient < 1 for p in points) else ""
+    return f"{everywhere}{figures}, short: {said}, {screen}."
 
 
 def time_line(reader: Reader, site: Site, page: Page, area_id: str, layer_id: str) -> TimeLine:
@@ -83,6 +86,6 @@ def time_line(reader: Reader, site: Site, page: Page, area_id: str, layer_id: st
         "period": period,
         "phases": phases,
         "points": [_moment(p) for p in points],
-        "sentence": _sentence(points, phases, site, layer.name),
+        "sentence": _sentence(points, phases, site),
         "good": bool(points) and all(p.quotient >= 1 for p in points),
     }

@@ -1454,6 +1454,8 @@ export interface components {
              * @default []
              */
             keep: ("colour" | "place" | "picture")[];
+            /** @description how it arrives when it first comes into sight */
+            entrance?: components["schemas"]["Entrance"] | null;
             /**
              * Screens
              * @default {}
@@ -1667,6 +1669,12 @@ export interface components {
              * @default 16px
              */
             gap: string;
+            /**
+             * Stagger
+             * @description how much later each arriving block begins than the last, s
+             * @default 0
+             */
+            stagger: number;
             /**
              * @default {
              *       "block": "0px",
@@ -1975,6 +1983,31 @@ export interface components {
             layer: string;
             /** Member */
             member: string;
+        };
+        /**
+         * Entrance
+         * @description Once, when first in sight; not for visitors who ask for less motion. Words never begin so faint that they are
+         *     gone, and where nothing is animated they stand as they are set.
+         *
+         *     `fade` in place, `rise` from below, `settle` from above, or from the `side` where lines begin. Times in s.
+         */
+        Entrance: {
+            /**
+             * Way
+             * @default rise
+             * @enum {string}
+             */
+            way: "fade" | "rise" | "settle" | "side";
+            /**
+             * Duration
+             * @default 0.7
+             */
+            duration: number;
+            /**
+             * Delay
+             * @default 0
+             */
+            delay: number;
         };
         /**
          * Filter
@@ -3300,6 +3333,13 @@ export interface components {
             kind: string;
             /** Pointed */
             pointed: boolean;
+            /**
+             * Phases
+             * @description the own time of layers that move, s by their ids
+             */
+            phases: {
+                [key: string]: number;
+            };
             /** Ratio */
             ratio: number | null;
             /** Shown */

@@ -12,6 +12,7 @@ export type Join = NonNullable<Page['joins']>[number];
 export type Block = Schemas['Block'];
 export type Backdrop = Schemas['Backdrop'];
 export type Layer = NonNullable<Backdrop['layers']>[number];
+export type Entrance = Schemas['Entrance'];
 export type SequenceLayer = Schemas['SequenceLayer'];
 export type Member = SequenceLayer['members'][number];
 export type TimeLine = Schemas['TimeLine'];

@@ -1,8 +1,9 @@
 <script lang="ts">
-  import type { Screen } from '../api/types';
+  import type { Reading, Screen } from '../api/types';
   import { ScreenDrag } from './drag';
   import { dragOf } from '../layers/drag';
   import { apply, elementOf, idsAt } from './frame';
+  import { isSequence, memberAt } from '../layers/members';
   import { hold } from './moving';
   import { letterAt, mark, outline } from './marks';
   import { useBench } from '../state/context';
@@ -22,8 +23,17 @@
   const here = $derived(
     sight.situation
       ? findings.met.filter((r) => r.screen === screen.id)
-      : findings.short.filter((r) => r.screen === screen.id && !r.missing && r.pointed === sight.pointed),
+      : findings.short.filter(
+          (r) => r.screen === screen.id && !r.missing && r.pointed === sight.pointed && there(r),
+        ),
   );
+  const sequences = $derived(selection.areas.flatMap((a) => (a.backdrop.layers ?? []).filter(isSequence)));
+  const members = $derived(
+    sequences.map((layer) => ({ layer, now: memberAt(layer, movement.timeOf(layer.id)) })),
+  );
+  /** Whether a reading is of those members that the screen shows now. */
+  const there = (reading: Reading) =>
+    members.every(({ layer, now }) => now === memberAt(layer, reading.phases[layer.id] ?? 0));
   const grab = $derived(dragOf(selection.layer) !== undefined);
 
   function listen(inner: Document): void {
@@ -88,7 +98,7 @@
   $effect(() => {
     if (!page || !sight.live) return;
     const own = sight.situation?.phases ?? {};
-    hold(page, (layer) => own[layer] ?? movement.timeOf(layer));
+    hold(page, (layer) => own[layer] ?? movement.timeOf(layer), movement.arriving);
   });
 
   $effect(() => {

@@ -72,7 +72,7 @@
   {#each first as row (row.block.id)}
     {@const { rest, others } = row}
     <li>
-      <button type="button" class="row" title={rest.sentence} onclick={() => choose(row)}>
+      <button type="button" class="row" title="{rest.name}: {rest.sentence}" onclick={() => choose(row)}>
         <Verdict meets={rest.meets} vouched={rest.vouched} />
         <span class="truncate">{said(row.block)}</span>
         {#if rest.shown}
@@ -82,6 +82,9 @@
           </span>
         {/if}
         {#if !rest.meets}<span class="short">short</span>{/if}
+        {#if Object.keys(rest.phases).length > 0}
+          <span class="without words">{rest.name.slice(screen.name.length + 2)}</span>
+        {/if}
         {#each others as { kind, reading } (kind)}
           {#if reading.shown}
             <span class="without" class:trouble={!reading.meets} title="{reading.name}: {reading.sentence}">

@@ -1,6 +1,7 @@
 /** What moves by itself on a page of the bench: held at a time, for as long as the bench shows the page. */
 
 const HELD = '.gf-layer > .gf-layer { animation-play-state: paused !important; }';
+const THERE = ':is(.gf-words, .gf-picture) { animation: none !important; }';
 
 /** The layer whose member an animation moves. */
 function layerOf(animation: Animation): string | null {
@@ -12,9 +13,10 @@ function layerOf(animation: Animation): string | null {
 
 /** Bring all that moves on a page to its time, s, by the layers' ids; a sheet holds it there, so that the page's own
  * control goes on working when the sheet is gone. */
-export function hold(page: Document, time: (layer: string) => number): void {
+export function hold(page: Document, time: (layer: string) => number, arriving: boolean): void {
   const sheet = page.getElementById('gf-frozen');
-  if (sheet && sheet.textContent !== HELD) sheet.textContent = HELD;
+  const text = arriving ? HELD : `${HELD}\n${THERE}`;
+  if (sheet && sheet.textContent !== text) sheet.textContent = text;
   for (const animation of page.getAnimations()) {
     const layer = layerOf(animation);
     const timing = animation.effect?.getTiming();

@@ -4,6 +4,7 @@
   import EyeOff from '@lucide/svelte/icons/eye-off';
   import type { Card, Layer } from '../api/types';
   import { LayerEditor, shownLayer } from '../layers/change';
+  import { lookOf, membersOf } from '../layers/members';
   import { pull } from '../parts/pull';
   import Track from '../parts/Track.svelte';
   import { useBench } from '../state/context';
@@ -30,6 +31,7 @@
 
   const off = $derived(layer?.visible === false);
   const opacity = $derived(layer ? (shownLayer(bench, layer).opacity ?? 1) : 1);
+  const turns = $derived(membersOf(layer));
   let under = $state<number | null>(null);
   let from = 0;
 
@@ -68,6 +70,12 @@
   {@attach held}
 >
   {#if card}<img src={card.picture} alt="" draggable="false" />{/if}
+  {#if turns.length > 1}
+    <span class="turns" aria-hidden="true">
+      {#each turns as member (member.layer.id)}<span style:background={lookOf(member, bench.doc)}
+        ></span>{/each}
+    </span>
+  {/if}
 </button>
 {#if layer}
   {@const to = editor(layer)}
@@ -115,6 +123,20 @@
     cursor: pointer;
     background: color-mix(in oklab, var(--color-base-content) 8%, transparent);
     box-shadow: 0 0 0 1px color-mix(in oklab, var(--color-base-content) 25%, transparent);
+  }
+  .stage {
+    position: relative;
+  }
+  .turns {
+    position: absolute;
+    inset: auto 3px 3px;
+    display: flex;
+    gap: 2px;
+    height: 30%;
+  }
+  .turns span {
+    flex: 1;
+    box-shadow: 0 0 0 1px var(--color-base-100);
   }
   .stage img {
     width: 100%;

@@ -1,4 +1,15 @@
-import type { Gradient, ImageLayer, Layer, Member, SequenceLayer } from '../api/types';
+import type { Asset, Gradient, ImageLayer, Layer, Member, SequenceLayer } from '../api/types';
+import { gradientImage } from './gradient';
+
+/** How a member looks in small, as a CSS background. */
+export function lookOf(
+  { layer }: Member,
+  doc: { asset: (id: string) => Pick<Asset, 'hash'> | undefined },
+): string {
+  if ('gradient' in layer) return gradientImage(layer.gradient);
+  const asset = doc.asset(layer.asset);
+  return asset ? `url(/thumbs/${asset.hash.slice(0, 10)}) center / cover` : '';
+}
 
 /** The members of a layer that is made of several in turn; none of any other. */
 export function membersOf(layer: Layer | null | undefined): readonly Member[] {
@@ -34,6 +45,15 @@ export function turnsOf(layer: SequenceLayer): { turns: Turn[]; change: number; 
     return turn;
   });
   return { turns, change, period: layer.members.length > 1 ? start : start - change };
+}
+
+/** Which member is there alone at a time; none on the way of a change. */
+export function memberAt(layer: SequenceLayer, time: number): string | null {
+  const { turns, change, period } = turnsOf(layer);
+  if (turns.length < 2) return turns[0]?.id ?? null;
+  const now = ((time % period) + period) % period;
+  const turn = turns.find((t) => now >= t.start - 1e-6 && now < t.start + t.stay + (change ? 1e-6 : 0));
+  return turn?.id ?? null;
 }
 
 export const second = (time: number): string => `${time.toFixed(time < 10 ? 1 : 0).replace(/\.0$/, '')} s`;

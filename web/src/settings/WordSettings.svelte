@@ -2,6 +2,7 @@
   /** A block of words: what it says and how it is set, its letters, its plate, its place. */
   import type { Component } from 'svelte';
   import type { Block } from '../api/types';
+  import Arrival from './Arrival.svelte';
   import LetterSettings from './LetterSettings.svelte';
   import PlateTab from './PlateTab.svelte';
   import Tabs from '../parts/Tabs.svelte';
@@ -19,6 +20,7 @@
     { id: 'letters', name: 'Letters' },
     { id: 'plate', name: 'Plate' },
     { id: 'place', name: 'Place' },
+    { id: 'arrival', name: 'Arrival' },
   ] as const;
   const tab = $derived(TABS.find((t) => t.id === place.tab)?.id ?? 'words');
   const block = $derived(selection.block);
@@ -28,6 +30,7 @@
       block?.lettering?.outline || block?.lettering?.shadow || block?.lettering?.over || block?.heard,
     ),
     plate: Boolean(block?.plate),
+    arrival: Boolean(block?.entrance),
   });
 </script>
 
@@ -46,6 +49,7 @@
       {#if tab === 'words'}<WordText {block} />
       {:else if tab === 'letters'}<LetterSettings {block} />
       {:else if tab === 'plate'}<PlateTab {block} />
+      {:else if tab === 'arrival'}<Arrival {block} />
       {:else}<WordPlace {block} />{/if}
     {/key}
   </Tabs>

@@ -2,6 +2,7 @@
   /** The pictures of the site; the stock stand-in; exact slots. */
   import * as client from '../api/client';
   import type { Picture } from '../api/types';
+  import { picturesOf } from '../layers/members';
   import Tabs from '../parts/Tabs.svelte';
   import UploadList from '../settings/UploadList.svelte';
   import Details from './Details.svelte';
@@ -54,11 +55,12 @@
     picked = picked.includes(asset) ? picked.filter((one) => one !== asset) : [...picked, asset];
   }
 
-  /** They become one layer of the chosen area, right on its base. */
+  /** They become one layer of the chosen area, on its pictures and beneath what lies over them. */
   function takeTurns(): void {
     const { page, area } = selection;
     if (!page || !area) return;
-    const asked = { page: page.id, area: area.id, layer: null, assets: picked, at: 0 };
+    const at = selection.layers.findLastIndex((l) => picturesOf(l).length > 0) + 1;
+    const asked = { page: page.id, area: area.id, layer: null, assets: picked, at };
     void edits.edit({ kind: 'take-turns', ...asked }, (card) => {
       picked = [];
       selection.chooseCard(card);

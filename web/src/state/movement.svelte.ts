@@ -1,5 +1,9 @@
+import type { Entrance } from '../api/types';
 import type { Edits } from './edits.svelte';
 import type { Selection } from './selection.svelte';
+
+const lasts = (entrance: Entrance | null | undefined) =>
+  entrance ? (entrance.delay ?? 0) + (entrance.duration ?? 0.7) : 0;
 
 /** The time on the screens of the bench: where each layer that moves stands, and whether it runs. */
 export class Movement {
@@ -8,6 +12,10 @@ export class Movement {
   clock = $state(0);
   /** How far a layer is ahead of it, s by its id. */
   private ahead = $state.raw<Record<string, number>>({});
+  /** Whether words are arriving on the screens just now. */
+  arriving = $state(false);
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private card = '';
   private page = '';
   private frame = 0;
   private readonly selection: Selection;
@@ -20,6 +28,9 @@ export class Movement {
 
   private turn(): void {
     const page = this.selection.page?.id ?? '';
+    const card = `${this.selection.area?.id} ${this.selection.cardId}`;
+    if (page === this.page && card !== this.card && this.selection.cardId === 'words') this.arrive();
+    this.card = card;
     if (page === this.page) return;
     this.page = page;
     this.stop();
@@ -30,6 +41,24 @@ export class Movement {
   /** The own time of a layer, s from when the page was shown. */
   timeOf(layer: string): number {
     return this.clock + (this.ahead[layer] ?? 0);
+  }
+
+  /** Let the words of the page arrive once more, as visitors see it; where none do, nothing happens. */
+  arrive(): void {
+    const last = this.selection.areas
+      .flatMap((a) => (a.kind === 'column' ? [a] : []))
+      .flatMap(({ blocks, column }) =>
+        blocks
+          .filter((b) => b.entrance)
+          .map(({ entrance }, n) => lasts(entrance) + n * (column?.stagger ?? 0)),
+      )
+      .reduce((most, one) => Math.max(most, one), 0);
+    clearTimeout(this.timer);
+    this.arriving = false;
+    if (last === 0) return;
+    // the sheet that holds the words is taken away anew
+    requestAnimationFrame(() => (this.arriving = true));
+    this.timer = setTimeout(() => (this.arriving = false), last * 1000 + 300);
   }
 
   /** Bring a layer to a time of its own. */

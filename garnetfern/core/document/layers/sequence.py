@@ -133,13 +133,11 @@ class SequenceLayer(LayerBase):
         for n, layer in enumerate(self._layers() if len(self.members) > 1 else ()):
             what = "picture" if layer.pictures() else "gradient"
             rest = self.timing.rest(n)
-            found.append(Phase(f"{self.id}-{n + 1}", f"{numbered(n)} {what} of {self.name}", rest, rest))
+            found.append(Phase(f"{self.id}-{n + 1}", f"{numbered(n)} {what}", rest, rest))
             if self.change > 0:
                 names = f"{numbered(n)} and the {numbered((n + 1) % len(self.members))}"
                 start = self.timing.within(n, 0)
-                found.append(
-                    Phase(f"{self.id}-{n + 1}-on", f"between the {names} of {self.name}", start, start + self.change)
-                )
+                found.append(Phase(f"{self.id}-{n + 1}-on", f"between the {names}", start, start + self.change))
         return tuple(found)
 
     def phase_of(self, part: str) -> float | None:

@@ -19,6 +19,11 @@ def moving(page: Page) -> list[LayerBase]:
     return [layer for layer in layers if layer.period() is not None and ever_visible(layer)]
 
 
+def said(page: Page, layer: LayerBase, phase: Phase) -> str:
+    """What a phase is called on a page: with the layer's name, where several move there."""
+    return phase.name if len(moving(page)) < 2 else f"{phase.name} of {layer.name}"
+
+
 def _behind(page: Page) -> Iterator[tuple[LayerBase, ...]]:
     """The moving layers behind each block of words."""
     order = [band.id for band in page.bands]

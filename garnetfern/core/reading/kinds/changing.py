@@ -6,7 +6,7 @@ from ...document import Page, Screen, Site
 from ...resolve.lengths import Viewport
 from ...resolve.moment import Moment
 from ..situation import Situation
-from ._moving import moving
+from ._moving import moving, said
 
 ORDER, AT_HAND = 8, False
 
@@ -18,5 +18,5 @@ def found(_: Site, page: Page, screen: Screen) -> Iterator[Situation]:
         for phase in layer.phases():
             if phase.start < phase.end:
                 first, last = (Moment(view, phases=((layer.id, time),)) for time in (phase.start, phase.end))
-                name = f"{screen.name}, {phase.name}"
+                name = f"{screen.name}, {said(page, layer, phase)}"
                 yield Situation(f"{screen.id}:{phase.id}", name, screen.id, first, "changing", last)

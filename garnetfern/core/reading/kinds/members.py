@@ -6,7 +6,7 @@ from ...document import Page, Screen, Site
 from ...resolve.lengths import Viewport
 from ...resolve.moment import Moment
 from ..situation import Situation
-from ._moving import moving
+from ._moving import moving, said
 
 ORDER, AT_HAND = 7, True
 
@@ -18,5 +18,5 @@ def found(_: Site, page: Page, screen: Screen) -> Iterator[Situation]:
         for phase in layer.phases()[1:]:
             if phase.start == phase.end:
                 there = Moment(view, phases=((layer.id, phase.start),))
-                name = f"{screen.name}, {phase.name}"
+                name = f"{screen.name}, {said(page, layer, phase)}"
                 yield Situation(f"{screen.id}:{phase.id}", name, screen.id, there, "members")

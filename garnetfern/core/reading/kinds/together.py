@@ -6,7 +6,7 @@ from ...document import Page, Screen, Site
 from ...resolve.lengths import Viewport
 from ...resolve.moment import Moment
 from ..situation import Situation
-from ._moving import combinations, together
+from ._moving import combinations, said, together
 
 ORDER, AT_HAND = 9, False
 
@@ -17,6 +17,6 @@ def found(_: Site, page: Page, screen: Screen) -> Iterator[Situation]:
     for group in together(page):
         for pairs in combinations(group):
             there = Moment(view, phases=tuple((layer.id, phase.middle) for layer, phase in pairs))
-            name = f"{screen.name}, {'; '.join(phase.name for _, phase in pairs)}"
-            said = "+".join(phase.id for _, phase in pairs)
-            yield Situation(f"{screen.id}:{said}", name, screen.id, there, "together")
+            name = f"{screen.name}, {'; '.join(said(page, *pair) for pair in pairs)}"
+            names = "+".join(phase.id for _, phase in pairs)
+            yield Situation(f"{screen.id}:{names}", name, screen.id, there, "together")

@@ -5,8 +5,7 @@
   import { pull } from '../../../parts/pull';
   import { useBench } from '../../../state/context';
   import { pathOf, type Change } from '../../../state/target';
-  import { gradientImage } from '../../gradient';
-  import { gradientsOf, turnsOf } from '../../members';
+  import { gradientsOf, lookOf, turnsOf } from '../../members';
 
   /** `open`: show the settings of the chosen one. */
   let { layer, open }: { layer: SequenceLayer; open: () => void } = $props();
@@ -19,13 +18,6 @@
   const colours = $derived(gradientsOf(layer).length > 0);
   const others = $derived((doc.site?.assets ?? []).toReversed());
   const chosen = $derived(selection.member);
-
-  function look(member: Member): string {
-    const one = member.layer;
-    if ('gradient' in one) return gradientImage(one.gradient);
-    const asset = doc.asset(one.asset);
-    return asset ? `url(/thumbs/${asset.hash.slice(0, 10)}) center / cover` : '';
-  }
 
   /** A change of the list of members, as it is when the change is made. */
   function rearranged(how: (members: Member[]) => Member[]): Change {
@@ -108,7 +100,7 @@
       <button
         type="button"
         class="look"
-        style:background={look(member)}
+        style:background={lookOf(member, doc)}
         aria-pressed={chosen?.layer.id === member.layer.id}
         aria-label="{n + 1}: {member.layer.name}"
         title="{member.layer.name}; drag it, or Alt ← →, to move it"

@@ -1,8 +1,8 @@
 <script lang="ts">
   /** Members in turn: when each is there, how they change, who belongs to them, and the settings of one. */
   import type { SequenceLayer } from '../../../api/types';
-  import Choice from '../../../parts/Choice.svelte';
   import NumberField from '../../../parts/NumberField.svelte';
+  import { whole } from '../../../parts/whole';
   import Tabs from '../../../parts/Tabs.svelte';
   import { useBench } from '../../../state/context';
   import { layerEditor } from '../../change';
@@ -21,14 +21,6 @@
     { id: 'members', name: 'Who takes turns' },
     { id: 'strength', name: 'Strength' },
   ] as const;
-  const BEGINS = [
-    { value: 'first', name: 'the first', note: 'Every visit begins with the first' },
-    {
-      value: 'another',
-      name: 'another at each visit',
-      note: 'Drawn by lot; older browsers begin with the first',
-    },
-  ] as const;
   const tab = $derived(TABS.find((t) => t.id === place.tab)?.id ?? 'turns');
   /** Whether the settings of the chosen member are open. */
   let inside = $state(false);
@@ -42,6 +34,12 @@
     const members = layer.members.map((m) => ({ ...m, stay: null }));
     return to.keep({ stay: value, members }, `Each stays ${second(value)}`);
   }
+
+  const begin = (begins: 'first' | 'another') =>
+    void to.keep(
+      { begins },
+      begins === 'first' ? 'Begin with the first' : 'Begin with another at each visit',
+    );
 </script>
 
 {#if inside && member && Own}
@@ -56,37 +54,44 @@
       {#if tab === 'turns'}
         {#if layer.members.length > 1}
           <TimeLine {layer} />
-          <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
+          <div class="flex flex-wrap items-center gap-x-2 gap-y-1 text-small">
+            <span class="muted">{alike ? 'stays' : 'most stay'}</span>
             <NumberField
               label="Each stays"
+              hideLabel
               value={stay}
               unit="s"
               least={0}
               most={600}
               step={0.5}
-              width="86px"
+              width="56px"
               keep={stayAll}
             />
-            {#if !alike}<span class="muted text-small">some stay otherwise</span>{/if}
+            <span class="muted">change</span>
             <NumberField
               label="A change takes"
+              hideLabel
               value={layer.change ?? 1.5}
               unit="s"
               least={0}
               most={60}
               step={0.25}
-              width="86px"
+              width="56px"
               keep={(value) =>
                 to.keep({ change: value }, value === 0 ? 'Cuts' : `A change takes ${second(value)}`)}
             />
+            <span class="muted">begins</span>
+            <select
+              class="field text-small"
+              {@attach whole}
+              aria-label="Begins with"
+              value={layer.begins ?? 'first'}
+              onchange={(e) => begin(e.currentTarget.value as 'first' | 'another')}
+            >
+              <option value="first">with the first</option>
+              <option value="another">by lot</option>
+            </select>
           </div>
-          <Choice
-            label="Begins with"
-            value={layer.begins ?? 'first'}
-            options={BEGINS}
-            choose={(begins) =>
-              void to.keep({ begins }, begins === 'first' ? 'Begin with the first' : 'Begin with another')}
-          />
         {:else}
           <p>
             One alone does not move. Add {gradientsOf(layer).length > 0 ? 'other colours' : 'a picture'} that it

@@ -1,12 +1,11 @@
 <script lang="ts">
   /** The worst reading over one period, and beneath it who is there when; borders are pulled to time them. */
-  import type { Member, SequenceLayer } from '../../../api/types';
+  import type { SequenceLayer } from '../../../api/types';
   import RunLine from '../../../parts/RunLine.svelte';
   import { pull, type Spot } from '../../../parts/pull';
   import { useBench } from '../../../state/context';
   import { layerEditor } from '../../change';
-  import { gradientImage } from '../../gradient';
-  import { second, turnsOf } from '../../members';
+  import { lookOf, second, turnsOf } from '../../members';
 
   let { layer }: { layer: SequenceLayer } = $props();
   const { doc, findings, movement, selection, sight } = useBench();
@@ -86,13 +85,6 @@
   const keepStay = (n: number, stay: number) =>
     to.keep(stays(n, stay), `${times.turns[n]?.name} stays ${second(rounded(stay))}`);
 
-  function look(member: Member): string {
-    const one = member.layer;
-    if ('gradient' in one) return gradientImage(one.gradient);
-    const asset = doc.asset(one.asset);
-    return asset ? `url(/thumbs/${asset.hash.slice(0, 10)}) center / cover` : '';
-  }
-
   function go(time: number): void {
     if (sight.situation) sight.meet(null);
     movement.seek(layer.id, time);
@@ -119,7 +111,7 @@
   text={(time) => `${second(time)}${near ? `, the worst reading is ${near.shown} of ${near.required}` : ''}`}
   from={0}
   to={scale}
-  high={64}
+  high={56}
   step={STEP}
   {points}
   regions={times.turns.map((t, n) => ({ id: t.id, name: `${n + 1}`, from: t.start, to: t.start + t.stay }))}
@@ -143,7 +135,7 @@
             title="{member.layer.name}, stays {second(turn.stay)}"
             style:left="{x(turn.start)}px"
             style:width="{Math.max(6, x(turn.start + turn.stay) - x(turn.start))}px"
-            style:background={look(member)}
+            style:background={lookOf(member, doc)}
             onclick={() => {
               selection.chooseMember(member.layer.id);
               go(turn.start + turn.stay / 2);
@@ -157,7 +149,7 @@
               style:width="{x(turn.start + turn.stay + times.change) - x(turn.start + turn.stay)}px"
             ></span>
             <span
-              class="border"
+              class="grip"
               role="slider"
               tabindex="0"
               aria-label="How long {member.layer.name} stays"
@@ -179,8 +171,7 @@
 <style>
   .strip {
     position: relative;
-    height: 40px;
-    margin-top: 2px;
+    height: 34px;
   }
   .turn {
     position: absolute;
@@ -204,7 +195,7 @@
       color-mix(in oklab, var(--color-base-content) 8%, transparent) 50.5%
     );
   }
-  .border {
+  .grip {
     position: absolute;
     inset-block: 0;
     z-index: 2;
@@ -212,7 +203,7 @@
     margin-left: -12px;
     cursor: col-resize;
   }
-  .border::before {
+  .grip::before {
     content: '';
     position: absolute;
     inset: 6px 10px;
