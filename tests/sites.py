@@ -36,7 +36,7 @@ def document(*layers: dict[str, Any], blocks: Any = (HEADING,), base: str = "#20
     }
     return {
         "format": "garnetfern-site",
-        "version": 2,
+        "version": 3,
         "name": "Marrowby Fern House",
         "screens": SCREENS,
         "assets": [],

@@ -17,7 +17,7 @@ from .. import __version__
 from ..core.cache import Cache
 from ..core.css import EmittedPage, EmittedRule
 from ..core.css.escape import style_text
-from ..core.document import pointed_at
+from ..core.document import pointed_at, stilled
 from ..fonts import FOLDER as FONTS
 from ..service.views.build_up import BuildUp, BuildUpView
 from ..service.views.check import ReadingsView, check_page, verdict
@@ -82,7 +82,8 @@ def document_routes(studio: Studio, versions: Versions) -> APIRouter:
             site = studio.asked(body.patch, body.revision)
             found = studio.page(site, body.page)
             met = page_met(site, found, body.situation) if body.situation else found
-            page = studio.emitted(site, pointed_at(met) if body.pointed else met)
+            met = pointed_at(met) if body.pointed else met
+            page = studio.emitted(site, stilled(met) if body.still else met)
             return versions.answer(_in_lines(page), have)
 
     @api.get("/before", response_model=m.Live)

@@ -28,9 +28,11 @@ class Asked(Change):
 
 
 class AskedLive(Asked):
-    """A page to be shown; `pointed`: as it is while the pointer is over everything that answers to it."""
+    """A page to be shown; `pointed`: as it is while the pointer is over everything that answers to it; `still`: as
+    visitors meet it who ask that nothing move."""
 
     pointed: bool = False
+    still: bool = False
     situation: str | None = Field(None, max_length=80, description="the situation to show it in; none: at rest")
 
 

@@ -18,7 +18,7 @@ from ..core.resolve.page import resolve_page
 from ..fonts import font_bytes, shipped_fonts
 from ..service.files.memory import MemoryPictures
 from ..service.views.report import check_site, demanding, junit, run_over_widths, summed, table, width_table
-from ..service.views.vouching import lettering_notes
+from ..service.views.vouching import notes_on
 from ..store.files import write_whole
 from .common import SiteArgument, app, fail, opened, page_of, painted, progress, telling
 
@@ -48,7 +48,7 @@ def check(
     if report is not None:
         with telling(report):
             report.write_text(junit(rows, widths, str(site.requirement)))
-    notes = [{"page": p.slug, **note} for p in site.pages for note in lettering_notes(site, p)]
+    notes = [{"page": p.slug, **note} for p in site.pages for note in notes_on(site, p, reader.fonts)]
     if as_json:
         typer.echo(json.dumps({"readings": rows, "short": len(short), "widths": widths, "notes": notes}, indent=1))
     else:

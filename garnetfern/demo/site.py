@@ -8,6 +8,7 @@ from ..core.picture import examine
 from ..fonts import shipped_fonts
 from ..service.files.site_file import SiteFile
 from .fair import fair_page
+from .moving import moving_pages
 from .pictures import DRAWERS, draw_picture
 from .tiles import SMALL, draw_small
 from .words import words
@@ -165,7 +166,7 @@ def demo_document(assets: list[dict[str, Any]]) -> dict[str, Any]:
     """The document of the sample site as plain JSON."""
     return {
         "format": "garnetfern-site",
-        "version": 2,
+        "version": 3,
         "name": "Marrowby Fern House",
         "language": "en-GB",
         "palette": ["#20302a", "#0b1a14", "#f4efe4", "#fbf7ee", "#7a1f2b", "#3f6f46"],
@@ -181,6 +182,7 @@ def demo_document(assets: list[dict[str, Any]]) -> dict[str, Any]:
                 "bands": [_header(), _banner(), _week(), _footer()],
             },
             fair_page(_header(), _footer()),
+            *moving_pages(_header(), _footer()),
         ],
     }
 

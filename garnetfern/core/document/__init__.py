@@ -30,6 +30,7 @@ from .model import (
     each_block,
     page_on,
     pointed_at,
+    stilled,
     with_backdrop,
 )
 from .plate import Line, Padding, Plate, Shadow
@@ -100,5 +101,6 @@ __all__ = [
     "read_site",
     "screen_for",
     "site_schema",
+    "stilled",
     "with_backdrop",
 ]

@@ -184,6 +184,15 @@ def pointed_at(page: Page, share: float = 1.0) -> Page:
     return each_block(each_backdrop(page, lambda _, backdrop: backdrop.pointed_at(share)), block_changed)
 
 
+def stilled(page: Page) -> Page:
+    """The page as it is for visitors who ask that nothing move."""
+
+    def still(_: str, backdrop: Backdrop) -> Backdrop:
+        return backdrop.model_copy(update={"layers": tuple(layer.stilled() for layer in backdrop.layers)})
+
+    return each_block(each_backdrop(page, still), lambda block: block.model_copy(update={"entrance": None}))
+
+
 def _on(backdrop: Backdrop, screen: str) -> Backdrop:
     layers = tuple(layer.on_screen(screen) for layer in backdrop.layers)
     same = all(new is old for new, old in zip(layers, backdrop.layers, strict=True))

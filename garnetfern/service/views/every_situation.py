@@ -17,7 +17,7 @@ from ...core.reading.visits import read_visits, share_of
 from ...core.reading.widths import Change, Point, WidthRun, changes
 from ..runtime.told import Told, silent
 from .check import ReadingView, Verdict, floored, reading_view, verdict_everywhere
-from .vouching import LetteringNote, lettering_notes
+from .vouching import Note, notes_on
 
 
 class SituationView(TypedDict):
@@ -52,7 +52,7 @@ class SituationsView(Verdict):
     situations: list[SituationView]
     cells: list[ReadingView]
     unsure: int
-    notes: list[LetteringNote]
+    notes: list[Note]
     own: bool
 
 
@@ -173,7 +173,7 @@ def situations_view(reader: Reader, site: Site, page: Page, told: Told = silent)
         "cells": cells,
         **verdict_everywhere(cells),
         "unsure": sum(1 for cell in cells if not cell["vouched"]),
-        "notes": lettering_notes(site, page),
+        "notes": notes_on(site, page, reader.fonts),
         "own": bool(site.visits),
     }
 

@@ -3,12 +3,16 @@
 from typing_extensions import TypedDict
 
 from ...core.document import Page, Site, ever_visible
+from ...core.reading.kinds._moving import COMBINED, together, too_many
+from ...core.resolve.control import control_of
+from ...core.resolve.fonts import FontBook
+from ...core.resolve.page import Windows
 
 
-class LetteringNote(TypedDict):
-    """A picture that bears lettering; `wanted`: what it says is still to be written down."""
+class Note(TypedDict):
+    """Something that is not measured: of which picture or band; `wanted`: the owner is to write something down."""
 
-    asset: str
+    about: str
     sentence: str
     wanted: bool
 
@@ -26,9 +30,9 @@ def pictures_shown(page: Page) -> list[str]:
     return list(found)
 
 
-def lettering_notes(site: Site, page: Page) -> list[LetteringNote]:
+def lettering_notes(site: Site, page: Page) -> list[Note]:
     """A note for each picture of a page that bears lettering: it is not measured, and it wants a text alternative."""
-    notes: list[LetteringNote] = []
+    notes: list[Note] = []
     for name in pictures_shown(page):
         asset = site.asset(name)
         if asset.lettering is None:
@@ -37,5 +41,26 @@ def lettering_notes(site: Site, page: Page) -> list[LetteringNote]:
         sentence = f"The picture {asset.title} bears lettering ({said}). Whether that can be read is not measured."
         if not asset.lettering:
             sentence += " Write down what it says, for those who cannot see it."
-        notes.append({"asset": asset.id, "sentence": sentence, "wanted": not asset.lettering})
+        notes.append({"about": asset.id, "sentence": sentence, "wanted": not asset.lettering})
     return notes
+
+
+def movement_notes(site: Site, page: Page, fonts: FontBook) -> list[Note]:
+    """What moves in more combinations than are looked at, and words that the control which stops it lies over."""
+    notes: list[Note] = []
+    for group in together(page):
+        if too_many(group):
+            names = ", ".join(layer.name for layer in group)
+            sentence = f"{names} move behind the same words in more than {COMBINED} ways; each is read by itself."
+            notes.append({"about": group[0].id, "sentence": sentence, "wanted": False})
+    control = control_of(site, page, Windows(site, page, fonts))
+    if control is not None and control.over:
+        screens = " and the ".join(s.name.lower() for s in site.screens if s.id in control.over)
+        sentence = f"The control that stops what moves lies over words on the {screens}; give the band more space."
+        notes.append({"about": control.band, "sentence": sentence, "wanted": False})
+    return notes
+
+
+def notes_on(site: Site, page: Page, fonts: FontBook) -> list[Note]:
+    """All that cannot be vouched for beside readings with doubts."""
+    return [*lettering_notes(site, page), *movement_notes(site, page, fonts)]

@@ -87,8 +87,8 @@ export const fonts = () => get<Font[]>('/api/fonts');
 export const packing = (signal: AbortSignal) => lines<PackingLine>('/api/packing', {}, signal);
 export const bundlePath = (number: number) => `/api/bundle.zip?number=${number}`;
 export const before = (page: string) => get<Live>(`/api/before?page=${page}`);
-export const live = (asked: Asked, pointed = false, situation: string | null = null) =>
-  postAgain<Live>('/api/live', asked.page, { ...asked, pointed, situation });
+export const live = (asked: Asked, pointed = false, situation: string | null = null, still = false) =>
+  postAgain<Live>('/api/live', asked.page, { ...asked, pointed, situation, still });
 export const readings = (asked: Asked) => postAgain<Readings>('/api/readings', asked.page, asked);
 export const buildUp = (asked: AskedArea & { block?: string | null }, signal: AbortSignal) =>
   postAgain<BuildUp>('/api/build-up', `${asked.page} ${asked.area}`, asked, signal);

@@ -1051,7 +1051,8 @@ export interface components {
         };
         /**
          * AskedLive
-         * @description A page to be shown; `pointed`: as it is while the pointer is over everything that answers to it.
+         * @description A page to be shown; `pointed`: as it is while the pointer is over everything that answers to it; `still`: as
+         *     visitors meet it who ask that nothing move.
          */
         AskedLive: {
             /** Revision */
@@ -1067,6 +1068,11 @@ export interface components {
              * @default false
              */
             pointed: boolean;
+            /**
+             * Still
+             * @default false
+             */
+            still: boolean;
             /**
              * Situation
              * @description the situation to show it in; none: at rest
@@ -2666,18 +2672,6 @@ export interface components {
             over?: string | null;
         };
         /**
-         * LetteringNote
-         * @description A picture that bears lettering; `wanted`: what it says is still to be written down.
-         */
-        LetteringNote: {
-            /** Asset */
-            asset: string;
-            /** Sentence */
-            sentence: string;
-            /** Wanted */
-            wanted: boolean;
-        };
-        /**
          * Library
          * @description Everything that ships for layers; kinds in their order.
          */
@@ -2855,6 +2849,18 @@ export interface components {
              * @enum {integer}
              */
             by: -1 | 1;
+        };
+        /**
+         * Note
+         * @description Something that is not measured: of which picture or band; `wanted`: the owner is to write something down.
+         */
+        Note: {
+            /** About */
+            about: string;
+            /** Sentence */
+            sentence: string;
+            /** Wanted */
+            wanted: boolean;
         };
         /**
          * Offer
@@ -4024,7 +4030,7 @@ export interface components {
             /** Unsure */
             unsure: number;
             /** Notes */
-            notes: components["schemas"]["LetteringNote"][];
+            notes: components["schemas"]["Note"][];
             /** Own */
             own: boolean;
         };

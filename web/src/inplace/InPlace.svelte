@@ -25,6 +25,8 @@
   /** The width the page is shown at; null: the window's. */
   let width = $state<number | null>(null);
   let waiting = $state.raw<Live | null>(null);
+  /** The page as visitors meet it who ask that nothing move. */
+  let still = $state.raw<Live | null>(null);
   let note = $state('');
   let timer: ReturnType<typeof setTimeout> | undefined;
   const scale = $derived(width && room ? Math.min(1, room / width) : 1);
@@ -59,9 +61,19 @@
   }
 
   $effect(() => {
-    const shown = waiting ?? sight.live;
+    const shown = waiting ?? still ?? sight.live;
     if (page && shown) apply(page, shown);
   });
+
+  async function lessMotion(): Promise<void> {
+    if (still) return void (still = null);
+    try {
+      still = await client.live({ ...selection.asked, patch: doc.draft }, false, null, true);
+    } catch {
+      note = 'It cannot be shown just now.';
+      timer = setTimeout(() => (note = ''), SLOW);
+    }
+  }
 
   $effect(() => () => clearTimeout(timer));
 </script>
@@ -121,6 +133,13 @@
       class="quiet"
       title="The base colours alone, then the pictures (L)"
       onclick={() => void loadSlowly()}>Load slowly</button
+    >
+    <button
+      type="button"
+      class="quiet"
+      aria-pressed={still !== null}
+      title="As visitors meet it who ask that nothing move"
+      onclick={() => void lessMotion()}>Less motion</button
     >
     <button type="button" class="quiet act" onclick={leave}>Back to the bench (V)</button>
   </div>

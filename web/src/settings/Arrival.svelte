@@ -72,7 +72,10 @@
         width="62px"
         keep={(delay) => to.keep(set({ delay }), `Arrives after ${delay} s`)}
       />
-      <span class="muted">each of its column later by</span>
+      <button type="button" class="quiet act" onclick={() => movement.arrive()}>See it</button>
+    </div>
+    <div class="flex flex-wrap items-center gap-x-2 gap-y-1 text-small">
+      <span class="muted">each block of the column later than the last by</span>
       <NumberField
         label="How much later each block of the column that arrives begins"
         hideLabel
@@ -84,7 +87,6 @@
         width="62px"
         keep={oneByOne}
       />
-      <button type="button" class="quiet act" onclick={() => movement.arrive()}>See it</button>
     </div>
     <p class="muted text-small">
       Once, when first in sight; never fainter than two fifths. Under less motion, on paper and in browsers

@@ -139,7 +139,7 @@
             {shown.unsure} readings cannot be vouched for; they count neither as read nor as short.
           </li>
         {/if}
-        {#each shown.notes as note (note.asset)}
+        {#each shown.notes as note (note.about)}
           <li class="flex items-center gap-1.5"><Verdict meets={false} vouched={false} /> {note.sentence}</li>
         {/each}
       </ul>
