@@ -2,6 +2,7 @@
 
 import copy
 import math
+import re
 
 import pytest
 from hypothesis import given
@@ -53,6 +54,22 @@ def all_short(file, page):
     return [r for _, rs in reader.reading_of(file.site, page, wanted) for r in rs if not r.meets]
 
 
+def turns(*colours, **more):
+    """Gradients of one colour that take turns."""
+    members = [
+        {
+            "layer": {
+                "kind": "gradient",
+                "id": f"turn-{n}",
+                "name": f"Turn {n}",
+                "gradient": {"stops": [{"colour": c}] * 2},
+            }
+        }
+        for n, c in enumerate(colours)
+    ]
+    return {"kind": "sequence", "id": "turns", "name": "Turns", "stay": 2, "change": 1, "members": members, **more}
+
+
 SMALL = lettered(size="16px")
 CASES = {
     "strength": (document(image_layer(), colour_layer("#000000", 0.1)), BRIGHT),
@@ -75,6 +92,7 @@ CASES = {
         document(image_layer(size="natural", repeat=["repeat", "repeat"])),
         split_picture((10, 10, 10), (170, 170, 170), width=36, height=36),
     ),
+    "leave_out": (document(turns("#101820", "#e0e0d0", "#203040")), HALVES),
     "base": (document(image_layer(), base="#f4efe4"), split_picture((10, 30, 20), (20, 30, 25))),
 }
 
@@ -259,3 +277,26 @@ def test_hidden_words_have_no_plight():
     plight = Plight(reader_of(file), file.site, page, next(page.blocks()), no_colours)
     assert plight.worst is None
     assert not plight.short
+
+
+def test_the_hard_one_is_left_out_and_what_is_kept_says_so():
+    _, search = found_for(document(turns("#101820", "#e0e0d0", "#203040")))
+    found = [r for r in search.of_kind("leave_out") if isinstance(r, Remedy)]
+    assert [r.sentence for r in found] == ["Turn 1, the second of Turns, is left out."]
+    assert found[0].kept == pytest.approx(200 / 3, abs=0.1)
+    left = found[0].page.bands[0].backdrop.layers[0]
+    assert [m.layer.id for m in left.members] == ["turn-0", "turn-2"]
+
+
+def test_where_leaving_one_out_does_not_suffice_it_makes_do_with_less_overlay():
+    _, search = found_for(document(turns("#a0a098", "#e0e0d0", "#ffffff")))
+    found = [r for r in search.of_kind("leave_out") if isinstance(r, Remedy)]
+    assert len(found) == 1
+    less, more = (float(s) for s in re.findall(r"at ([\d.]+) % instead of ([\d.]+) %", found[0].sentence)[0])
+    assert less < more
+    assert found[0].worst.meets
+
+
+def test_pictures_that_are_to_be_left_alone_take_their_turns():
+    plain = document(turns("#101820", "#e0e0d0"), blocks=[headline(keep=["picture"])])
+    assert found_for(plain)[1].of_kind("leave_out") == []

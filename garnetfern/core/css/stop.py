@@ -6,6 +6,8 @@ It brings its own ground: white on near black with a white ring, so that it can 
 from ..resolve.control import INSET, SIDE, Control
 from .declarations import Declarations, rule
 
+STOP, BOX = "label.gf-stop", "input.gf-stop-box"
+"""A layer or block may have any id, these too: the elements tell them apart."""
 INK, GROUND = "#ffffff", "#1c1c1c"
 WORDS = {
     "de": "Bewegung anhalten",
@@ -65,13 +67,13 @@ def stop_css(control: Control) -> str:
         ("box-shadow", f"0 0 0 4px {GROUND}"),
     ]
     shown = (
-        rule(".gf-stop", label, "  ")
-        + rule(".gf-stop-box", box, "  ")
-        + rule(".gf-stop::before", sign, "  ")
-        + rule(".gf-stop:has(:checked)::before", arrow, "  ")
-        + rule(".gf-stop-box:focus-visible", focus, "  ")
-        + rule(".gf-page:has(.gf-stop-box:checked) .gf-layer > .gf-layer", [("animation-play-state", "paused")], "  ")
+        rule(STOP, label, "  ")
+        + rule(BOX, box, "  ")
+        + rule(f"{STOP}::before", sign, "  ")
+        + rule(f"{STOP}:has(:checked)::before", arrow, "  ")
+        + rule(f"{BOX}:focus-visible", focus, "  ")
+        + rule(f".gf-page:has({BOX}:checked) .gf-layer > .gf-layer", [("animation-play-state", "paused")], "  ")
     )
-    hidden = rule(".gf-stop", [("display", "none")])
+    hidden = rule(STOP, [("display", "none")])
     where = "@supports selector(:has(a)) {\n@media screen and (prefers-reduced-motion: no-preference) {\n"
     return f"{hidden}{where}{shown}}}\n}}\n"

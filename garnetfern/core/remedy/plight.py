@@ -80,6 +80,10 @@ class Plight:
         self.worst = self.present.worst()
         self.short = self.worst is not None and not self.worst[0].meets and self.worst[0].vouched
 
+    def anew(self, page: Page) -> "Plight":
+        """The same words on a page with other situations."""
+        return Plight(self.reader, self.site, page, self.block, self._colours)
+
     def trial(self, page: Page) -> Trial:
         """A change to be tried."""
         return Trial(self, page)

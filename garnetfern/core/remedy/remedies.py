@@ -93,7 +93,8 @@ class Remedies:
         worst = trial.worst()
         if worst is None:
             return None
-        return Remedy(proposal.kind, proposal.page, proposal.sentence, worst[0], worst[1], self.kept(trial), meets)
+        kept = self.kept(trial) * proposal.share
+        return Remedy(proposal.kind, proposal.page, proposal.sentence, worst[0], worst[1], kept, meets)
 
     def _picture(self, trial: Trial, situation: Situation) -> tuple[Bytes, Region] | None:
         """The pictured area on a screen with all that lies in it but the letters' own colour."""

@@ -11,13 +11,15 @@ from ..reading import Reading, Situation
 class Proposal:
     """A changed page, and the change in one sentence. `kind` is the module that made it.
 
-    `sure`: the search found it to suffice for the words; otherwise it is as far as this kind goes.
+    `sure`: the search found it to suffice for the words; otherwise it is as far as this kind goes. `share`: of what is
+    shown in turn, how much is left, 0..1.
     """
 
     kind: str
     page: Page
     sentence: str
     sure: bool = True
+    share: float = 1.0
 
 
 @dataclass(frozen=True)

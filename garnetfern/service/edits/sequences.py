@@ -1,6 +1,5 @@
 """Layers laid in with ids of their own; pictures and gradients put into turns, and taken out of them."""
 
-from collections.abc import Callable
 from itertools import chain
 from typing import Any, Literal
 
@@ -14,12 +13,12 @@ from ...core.document import (
     ImageLayer,
     Layer,
     LayerBase,
-    Member,
     Page,
     SequenceLayer,
     Site,
     with_backdrop,
 )
+from ...core.document.layers import AS_OTHERS
 from ...core.errors import NotFoundError
 from ..views.framing import focal_for
 from ..views.looks import Looks
@@ -117,20 +116,17 @@ def recoloured(gradient: Gradient, palette: tuple[str, ...], turn: int) -> Gradi
     return gradient.model_copy(update={"stops": tuple(stops)})
 
 
-def _begun(layer: LayerBase, free: Callable[[str], str]) -> SequenceLayer:
-    """A sequence whose first member is a layer; a sequence as it is."""
-    if isinstance(layer, SequenceLayer):
+def _begun(layer: LayerBase, ids: Ids) -> LayerBase:
+    """A sequence in a layer's place, under its id, with the layer as its first member; a sequence as it is."""
+    if layer.turns():
         return layer
-    plain: dict[str, Any] = {"opacity": 1.0, "blend": "normal", "visible": True}
-    if isinstance(layer, ImageLayer):
-        screens = {s: e.model_copy(update={"visible": None}) for s, e in layer.screens.items()}
-        plain |= {"attachment": "scroll", "screens": {s: e for s, e in screens.items() if any(v for _, v in e)}}
-    elif not isinstance(layer, GradientLayer):
+    first = layer.as_member(ids.free(layer.id))
+    if first is None:
         raise NotFoundError(f"{layer.name} cannot take turns: only pictures and gradients can.")
-    own = {n: getattr(layer, n) for n in ("opacity", "blend", "visible")}
-    own |= SLOW if isinstance(layer, GradientLayer) else {}
-    first = Member(layer=layer.model_copy(update=plain))
-    return SequenceLayer(id=free("turns"), name=f"{layer.name}, and others"[:120], members=(first,), **own)
+    own = {n: getattr(layer, n) for n in AS_OTHERS} | (SLOW if layer.gradients() else {})
+    members = [{"layer": first.model_dump()}]
+    name = f"{layer.name}, and others"[:120]
+    return SequenceLayer.model_validate({"id": layer.id, "name": name, "members": members, **own})
 
 
 def take_turns(site: Site, asked: TakeTurns, looks: Looks, fonts: Any) -> Edited:
@@ -153,14 +149,16 @@ def take_turns(site: Site, asked: TakeTurns, looks: Looks, fonts: Any) -> Edited
             turn = len(gradients)
             colours = recoloured(gradients[-1], site.palette, turn)
             fresh = [GradientLayer(id=ids.free("gradient"), name=f"{old.name} {turn + 1}"[:120], gradient=colours)]
-    members = tuple(Member(layer=layer) for layer in fresh)
     if old is None:
-        sequence = SequenceLayer(id=ids.free("turns"), name="Pictures in turn", members=members)
+        members = [{"layer": layer.model_dump()} for layer in fresh]
+        sequence: LayerBase = SequenceLayer.model_validate(
+            {"id": ids.free("turns"), "name": "Pictures in turn", "members": members}
+        )
         at = max(0, min(asked.at, len(area.backdrop.layers)))
         layers = (*area.backdrop.layers[:at], sequence, *area.backdrop.layers[at:])
     else:
-        begun = _begun(old, ids.free)
-        sequence = begun.model_copy(update={"members": (*begun.members, *members)})
+        begun = _begun(old, ids)
+        sequence = begun.with_turns(tuple(fresh)) if fresh else begun
         layers = tuple(sequence if x.id == old.id else x for x in area.backdrop.layers)
     site, page = _with_layers(site, page, asked.area, layers)
     for layer in chain.from_iterable(x.pictures() for x in fresh):
@@ -173,12 +171,10 @@ def end_turns(site: Site, asked: EndTurns) -> Edited:
     """The others go; it is as strong and blends as the sequence did."""
     page = page_of(site, asked.page)
     old = _found(page, asked.area, asked.layer)
-    members = old.members if isinstance(old, SequenceLayer) else ()
-    kept = next((m.layer for m in members if m.layer.id == asked.member), None)
+    kept = next((member for member in old.turns() if member.id == asked.member), None)
     if kept is None:
         raise NotFoundError(f"There is no {asked.member!r} in these turns.")
-    own = {n: getattr(old, n) for n in ("opacity", "blend", "visible")}
-    alone = kept.model_copy(update=own)
+    alone = kept.model_copy(update={"id": old.id, **{n: getattr(old, n) for n in AS_OTHERS}})
     layers = tuple(alone if x.id == old.id else x for x in area_of(page, asked.area).backdrop.layers)
     site, _ = _with_layers(site, page, asked.area, layers)
     return Edited(site, f"{kept.name} alone", alone.id)

@@ -1,7 +1,7 @@
 /** What moves by itself on a page of the bench: held at a time, for as long as the bench shows the page. */
 
 const HELD = '.gf-layer > .gf-layer { animation-play-state: paused !important; }';
-const THERE = ':is(.gf-words, .gf-picture) { animation: none !important; }';
+const THERE = ':is(.gf-words, img.gf-picture) { animation: none !important; }';
 
 /** The layer whose member an animation moves. */
 function layerOf(animation: Animation): string | null {

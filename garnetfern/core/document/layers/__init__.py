@@ -6,7 +6,7 @@ from typing import TYPE_CHECKING, Annotated, Union
 from pydantic import Field
 
 from ...registry import entries
-from ._base import BlendMode, LayerBase, Phase
+from ._base import AS_OTHERS, BlendMode, LayerBase, Phase
 
 
 def _models() -> dict[str, type[LayerBase]]:
@@ -25,4 +25,4 @@ if TYPE_CHECKING:
 else:
     Layer = Annotated[Union[tuple(LAYER_KINDS.values())], Field(discriminator="kind")]  # noqa: UP007
 
-__all__ = ["LAYER_KINDS", "BlendMode", "Layer", "LayerBase", "Phase"]
+__all__ = ["AS_OTHERS", "LAYER_KINDS", "BlendMode", "Layer", "LayerBase", "Phase"]

@@ -1,7 +1,7 @@
 """What every layer has, and the sixteen ways of blending."""
 
 from collections.abc import Callable
-from typing import TYPE_CHECKING, ClassVar, Literal, NamedTuple, Self
+from typing import TYPE_CHECKING, Any, ClassVar, Literal, NamedTuple, Self
 
 from ..base import Fraction, Identifier, Model, Name
 from ..screens import at_screen
@@ -28,6 +28,10 @@ BlendMode = Literal[
     "color",
     "luminosity",
 ]
+
+
+AS_OTHERS: dict[str, Any] = {"opacity": 1.0, "blend": "normal", "visible": True}
+"""What those that take turns have in common."""
 
 
 class Phase(NamedTuple):
@@ -112,6 +116,22 @@ class LayerBase(Model):
     def phase_of(self, part: str) -> float | None:  # noqa: ARG002
         """A time at which a part of it, by its id, is there alone, s; None where it is there always."""
         return None
+
+    def turns(self) -> tuple["LayerBase", ...]:
+        """The layers that take turns in it."""
+        return ()
+
+    def with_turns(self, more: "tuple[LayerBase, ...]") -> "LayerBase":
+        """The layer with more that take turns in it. Raises ValueError where none can."""
+        raise ValueError(f"{self.name} holds nothing that takes turns; {len(more)} cannot be added.")
+
+    def as_member(self, name: str) -> "LayerBase | None":  # noqa: ARG002
+        """The layer as one of several that take turns, with an id of its own; None where it cannot be one."""
+        return None
+
+    def shortened(self) -> tuple[tuple[str, "LayerBase"], ...]:
+        """What can be left out of it, by name, each with the layer that is left then."""
+        return ()
 
     def stilled(self) -> Self:
         """The layer as it is for visitors who ask that nothing move."""

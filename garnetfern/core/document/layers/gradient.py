@@ -3,7 +3,7 @@
 from typing import Literal
 
 from ..gradient import Gradient
-from ._base import LayerBase
+from ._base import AS_OTHERS, LayerBase
 
 
 class GradientLayer(LayerBase):
@@ -11,6 +11,10 @@ class GradientLayer(LayerBase):
 
     kind: Literal["gradient"] = "gradient"
     gradient: Gradient
+
+    def as_member(self, name: str) -> "GradientLayer":
+        """As strong as those it takes turns with."""
+        return self.model_copy(update={"id": name, **AS_OTHERS})
 
     def gradients(self) -> tuple[Gradient, ...]:
         """Itself."""

@@ -7,7 +7,7 @@ from pydantic import Field, model_validator
 from ..assets import Crop
 from ..base import Fraction, Identifier, Model
 from ..length import LengthText, SizeText
-from ._base import LayerBase
+from ._base import AS_OTHERS, LayerBase
 
 SizeKind = Literal["cover", "contain", "natural", "stretch", "own"]
 RepeatStyle = Literal["no-repeat", "repeat", "space", "round"]
@@ -86,6 +86,12 @@ class ImageLayer(LayerBase):
     def pictures(self) -> tuple["ImageLayer", ...]:
         """Itself."""
         return (self,)
+
+    def as_member(self, name: str) -> "ImageLayer":
+        """As strong as those it takes turns with; it moves with the page, and is there on every screen."""
+        screens = {s: e.model_copy(update={"visible": None}) for s, e in self.screens.items()}
+        kept = {s: e for s, e in screens.items() if any(v is not None for _, v in e)}
+        return self.model_copy(update={"id": name, "attachment": "scroll", "screens": kept, **AS_OTHERS})
 
     def assets(self) -> tuple[str, ...]:
         """The id of its picture."""

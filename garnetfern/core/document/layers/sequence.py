@@ -144,6 +144,27 @@ class SequenceLayer(LayerBase):
         """The middle of a member's stay."""
         return next((self.timing.rest(n) for n, layer in enumerate(self._layers()) if layer.id == part), None)
 
+    def turns(self) -> tuple[LayerBase, ...]:
+        """Its members."""
+        return tuple(self._layers())
+
+    def with_turns(self, more: tuple[LayerBase, ...]) -> "SequenceLayer":
+        """More members, at the end."""
+        plain = [{"layer": layer.model_dump()} for layer in more]
+        members = (*self.members, *(Member.model_validate(one) for one in plain))
+        return SequenceLayer.model_validate({**self.model_dump(), "members": [m.model_dump() for m in members]})
+
+    def shortened(self) -> tuple[tuple[str, LayerBase], ...]:
+        """Every member, where another is left."""
+        if len(self.members) < 2:
+            return ()
+        return tuple(
+            (f"{m.layer.name}, the {numbered(n)} of {self.name}", self._without(n)) for n, m in enumerate(self.members)
+        )
+
+    def _without(self, number: int) -> "SequenceLayer":
+        return self.model_copy(update={"members": (*self.members[:number], *self.members[number + 1 :])})
+
     def stilled(self) -> "SequenceLayer":
         """The first member alone."""
         return self.model_copy(update={"members": self.members[:1], "begins": "first"})

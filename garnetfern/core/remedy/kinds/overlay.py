@@ -28,17 +28,21 @@ def tones(plight: Plight) -> dict[str, str]:
     return found
 
 
+def laid_over(plight: Plight, page: Page, colour: str, opacity: float) -> Page:
+    """A page with a new overlay on top of the pictured area's layers."""
+    area = page.area(plight.ground.id) if plight.ground else None
+    new = ColourLayer(id=Ids(page).free("overlay"), name="Overlay", colour=colour, opacity=round(opacity, 4))
+    return plight.with_layers(page, (*(area.backdrop.layers if area else ()), new))
+
+
 def found(plight: Plight) -> Iterator[Proposal]:
     """The least opacity of the first colour that suffices, on top of the area's layers."""
     if plight.ground is None or not plight.may("picture") or not plight.pictures:
         return
-    name = Ids(plight.start).free("overlay")
-    layers = (plight.start.area(plight.ground.id) or plight.ground).backdrop.layers
     for colour, said in tones(plight).items():
 
         def make(opacity: float, colour: str = colour) -> Page:
-            new = ColourLayer(id=name, name="Overlay", colour=colour, opacity=round(opacity, 4))
-            return plight.with_layers(plight.start, (*layers, new))
+            return laid_over(plight, plight.start, colour, opacity)
 
         opacity = least(plight, make)
         shown = 1.0 if opacity is None else opacity
