@@ -3,7 +3,7 @@
 from datetime import UTC, datetime
 from pathlib import Path
 
-from . import checks, edits, pictures, remedies, wire
+from . import checks, edits, moving, pictures, remedies, wire
 
 TARGET = Path(__file__).resolve().parent.parent / "docs" / "speed.md"
 
@@ -24,6 +24,8 @@ def main() -> None:
         *wire.measure(),
         "",
         *checks.measure(),
+        "",
+        *moving.measure(),
         "",
         *remedies.measure(),
         "",

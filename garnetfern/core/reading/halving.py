@@ -16,13 +16,14 @@ def least_at(value: Callable[[float], float]) -> float:
     step = 1 / FIRST
     known = {n * step: value(n * step) for n in range(FIRST + 1)}
     best = min(known, key=lambda share: known[share])
-    while step > FINEST:
-        near = [share for share in (best - step, best + step) if 0 <= share <= 1]
-        if all(math.isinf(known[share]) or known[share] <= known[best] * (1 + STEADY) for share in near):
-            break
+    steady = 0
+    while step > FINEST and steady < 2:
         step /= 2
-        for share in (best - step, best + step):
-            if 0 <= share <= 1:
-                known[share] = value(share)
-        best = min((best, *(s for s in (best - step, best + step) if 0 <= s <= 1)), key=lambda share: known[share])
+        near = [share for share in (best - step, best + step) if 0 <= share <= 1]
+        before = known[best]
+        known.update({share: value(share) for share in near})
+        best = min((best, *near), key=lambda share: known[share])
+        calm = all(math.isinf(known[share]) or known[share] <= known[best] * (1 + STEADY) for share in near)
+        # twice in turn: two looks can lie alike on both sides of the least
+        steady = steady + 1 if calm and before <= known[best] * (1 + STEADY) else 0
     return best

@@ -16,7 +16,7 @@ from ..resolve.moment import Moment
 from .halving import least_at
 from .reader import Reader
 
-PARTS = 8
+PARTS = 4
 """A change is looked at in so many parts at least."""
 FINE = 0.01
 """Where a verdict changes is found to within this, s."""
@@ -71,26 +71,32 @@ class TimeRun:
         point = self.at(time)
         return 99.0 if point is None else point.quotient
 
-    def _borders(self, times: list[float]) -> None:
-        """Find where verdicts change between neighbours."""
-        for start, end in pairwise(times):
-            low, high = start, end
-            while (self._quotient(low) < 1) != (self._quotient(high) < 1) and high - low > FINE:
-                middle = (low + high) / 2
-                low, high = (
-                    (middle, high) if (self._quotient(middle) < 1) == (self._quotient(low) < 1) else (low, middle)
-                )
+    def _border(self, low: float, high: float) -> None:
+        """Find where a verdict changes between two times: guessed by what lies between, then halved in turn."""
+        halve = False
+        while high - low > FINE:
+            below, above = self._quotient(low) - 1, self._quotient(high) - 1
+            share = 0.5 if halve else min(0.95, max(0.05, below / (below - above)))
+            middle = low + (high - low) * share
+            width = high - low
+            low, high = (middle, high) if (self._quotient(middle) < 1) == (below < 0) else (low, middle)
+            halve = high - low > width / 2
 
     def _look(self, phase: Phase) -> None:
+        """A change is looked at in PARTS; round a worst moment that lies inside of it, and where a verdict changes,
+        more closely."""
         if phase.start == phase.end:
             self.at(phase.start)
             return
         way = phase.end - phase.start
         times = [phase.start + way * n / PARTS for n in range(PARTS + 1)]
-        for time in times:
-            self.at(time)
-        least_at(lambda share: self._quotient(phase.start + way * share))
-        self._borders(sorted(t for t in self._known if phase.start <= t <= phase.end))
+        worst = min(range(PARTS + 1), key=lambda n: self._quotient(times[n]))
+        if 0 < worst < PARTS:
+            least_at(lambda share: self._quotient(phase.start + way * share))
+        looked = sorted(t for t in self._known if phase.start <= t <= phase.end)
+        for one, other in pairwise(looked):
+            if (self._quotient(one) < 1) != (self._quotient(other) < 1):
+                self._border(one, other)
 
     def run(self) -> list[TimePoint]:
         """All moments that were looked at, in the order of time."""

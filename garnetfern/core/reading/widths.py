@@ -7,7 +7,7 @@ verdicts of two ends differ, the width at which they change is found to the px.
 
 from collections.abc import Callable, Iterator
 from concurrent.futures import ThreadPoolExecutor
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from itertools import pairwise
 
 from ..colour.contrast import required_ratio
@@ -17,8 +17,8 @@ from ..resolve.lengths import Viewport
 from ..resolve.moment import Moment
 from ..resolve.records import PageRecord
 from ..resolve.serving import serving_ranges
+from .kinds._moving import moving
 from .reader import Reader
-from .situation import Situation
 
 FIRST, LAST = 320, 2560
 STRIDE = 120
@@ -68,25 +68,29 @@ def _breaks(record: PageRecord) -> tuple[tuple[str, tuple[int, ...]], ...]:
 
 
 class WidthRun:
-    """One page's readings over all widths, at rest."""
+    """One page's readings over all widths, at rest; of what moves by itself the worst of its members at rest."""
 
     def __init__(self, reader: Reader, site: Site, page: Page) -> None:
         self.reader, self.site, self.page = reader, site, page
         self.points: dict[int, Point] = {}
+        self._phases = [(x.id, p.start) for x in moving(page) for p in x.phases()[1:] if p.start == p.end]
 
     def at(self, width: int) -> Point:
         """The readings at one width."""
         if width not in self.points:
             screen = screen_for(self.site.screens, width)
-            situation = Situation(f"{width}", f"{width} px", screen.id, Moment(Viewport(width, screen.height)), "")
-            record = self.reader.resolve(self.site, self.page, situation)
+            met = self.reader.met(self.site, self.page)
+            rest = Moment(Viewport(width, screen.height))
+            records = [met.at(moment) for moment in (rest, *(replace(rest, phases=(p,)) for p in self._phases))]
             found = []
-            for block in record.blocks():
+            for block in records[0].blocks():
                 if block.words and block.lines and not block.doubts:
-                    ratio = self.reader.ratio(record, block)
-                    if ratio is not None:
-                        found.append((block.id, ratio, required_ratio(block.size, block.weight, self.site.requirement)))
-            self.points[width] = Point(width, tuple(found), _breaks(record))
+                    ratios = [self.reader.ratio(record, block) for record in records]
+                    measured = [ratio for ratio in ratios if ratio is not None]
+                    if measured:
+                        required = required_ratio(block.size, block.weight, self.site.requirement)
+                        found.append((block.id, min(measured), required))
+            self.points[width] = Point(width, tuple(found), _breaks(records[0]))
         return self.points[width]
 
     def _marks(self) -> list[int]:

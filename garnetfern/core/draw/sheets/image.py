@@ -118,6 +118,15 @@ def over(below: Bytes, sheet: ImageSheet, part: Region, pictures: Sampler) -> By
     return above
 
 
+def solid(sheet: ImageSheet, part: Region, pictures: Sampler) -> Bytes | None:
+    """Its pixels where it fills a part and nothing shows through it; otherwise None."""
+    gaps = any(_gaps(sheet, axis, part[axis], part[2 + axis]) is not None for axis in (0, 1))
+    if sheet.filter != PLAIN or gaps or span(sheet).cut(Box(*part)) != Box(*part):
+        return None
+    sampled = pictures.sampled(sheet, part)
+    return sampled if sampled.shape[2] == 3 else None
+
+
 def opaque(sheet: ImageSheet, transparent: Callable[[str], bool]) -> bool:
     """Whether it hides what lies below; `transparent` tells of a picture (by its hash) whether it has transparency."""
     sizes = (sheet.tile.width, sheet.tile.height)

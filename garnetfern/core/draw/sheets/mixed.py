@@ -40,6 +40,18 @@ def source(sheet: MixedSheet, part: Region, pictures: Sampler) -> Pixels:
     return found
 
 
+def _solid(sheet: MixedSheet, part: Region, pictures: Sampler) -> Pixels | None:
+    """The mix in levels, where it is of pictures that nothing shows through; otherwise None. A shorter way to the same."""
+    found = np.zeros((part[3], part[2], 3), dtype=np.float32)
+    for one, share in sheet.parts:
+        painter = PARTS[type(one)]
+        pixels = painter.solid(one, part, pictures) if hasattr(painter, "solid") else None
+        if pixels is None:
+            return None
+        found += pixels * np.float32(share)
+    return found if sum(share for _, share in sheet.parts) > 0.9999 else None
+
+
 def over(below: Bytes, sheet: MixedSheet, part: Region, pictures: Sampler) -> Bytes:
     """Laid over whole levels: one part alone as it is laid by itself, as the browser rounds it."""
     if len(sheet.parts) == 1 and sheet.parts[0][1] == 1:
@@ -48,6 +60,10 @@ def over(below: Bytes, sheet: MixedSheet, part: Region, pictures: Sampler) -> By
         if hasattr(painter, "over") and _span(alone).cut(Box(*part)) == Box(*part):
             done: Bytes = painter.over(below, alone, part, pictures)
             return done
+    solid = _solid(sheet, part, pictures)
+    if solid is not None:
+        mixed = solid if sheet.opacity >= 1 else below + (solid - below) * np.float32(sheet.opacity)
+        return np.asarray(mixed + np.float32(0.5), dtype=np.uint8)
     found = source(sheet, part, pictures) * np.float32(sheet.opacity)
     levels = below * (1 - found[..., 3:]) + found[..., :3] * np.float32(255) + np.float32(0.5)
     return np.asarray(levels, dtype=np.uint8)
