@@ -90,11 +90,6 @@ def _gradient(page: Page) -> None:
     page.get_by_label("Runs to").wait_for()
 
 
-def _blending(page: Page) -> None:
-    page.get_by_role("button", name=re.compile("^mixes:")).click()
-    page.locator(".look img").first.wait_for()
-
-
 def _plate(page: Page) -> None:
     page.keyboard.press("Escape")
     _card("Words")(page)
@@ -124,6 +119,15 @@ def _situations(page: Page) -> None:
     page.get_by_role("slider", name="Width of the page").press("ArrowRight")
 
 
+def _turns(page: Page) -> None:
+    page.keyboard.press("Escape")
+    _view("Bench")(page)
+    page.get_by_label("Page", exact=True).select_option("through-the-year")
+    _card("Seasons")(page)
+    page.get_by_role("status").filter(has_text=re.compile("short: second picture")).wait_for()
+    page.get_by_role("button", name=re.compile("^2: June")).click()
+
+
 SHOTS: dict[str, Callable[[Page], None]] = {
     "bench": lambda _: None,
     "bench-picture": _card("Glasshouse at dawn"),
@@ -131,7 +135,6 @@ SHOTS: dict[str, Callable[[Page], None]] = {
     "bench-area": _area,
     "bench-words": _card("Words"),
     "bench-gradient": _gradient,
-    "blending": _blending,
     "bench-plate": _plate,
     "colour": _colour,
     "schemes": _schemes,
@@ -143,6 +146,7 @@ SHOTS: dict[str, Callable[[Page], None]] = {
     "ways-out": _ways_out,
     "take-away": _taken,
     "in-place": lambda page: page.keyboard.press("v"),
+    "bench-turns": _turns,
 }
 """In this order, on one site: each goes on from the one before."""
 

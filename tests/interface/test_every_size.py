@@ -102,12 +102,20 @@ def _panel(page: Page) -> None:
     page.get_by_role("button", name=re.compile("a tone of")).first.wait_for()
 
 
+def _turns(page: Page) -> None:
+    opened(page, "Bench")
+    page.get_by_label("Page", exact=True).select_option("through-the-year")
+    _settings("Seasons")(page)
+    page.get_by_role("status").filter(has_text=re.compile("short: second picture")).wait_for()
+
+
 PLACES: dict[str, Callable[[Page], None]] = {
     "bench": lambda page: None,
     "a colour": _settings("Dusk"),
     "a picture": _settings("Glasshouse at dawn"),
     "its look": lambda page: page.get_by_role("tab", name="Look, other pictures").click(),
     "words": _settings("Words"),
+    "how words arrive": lambda page: page.get_by_role("tab", name="Arrival").click(),
     "the area": _settings("Base"),
     "its size": lambda page: page.get_by_role("tab", name="Size and space").click(),
     "the colour panel": _panel,
@@ -120,6 +128,8 @@ PLACES: dict[str, Callable[[Page], None]] = {
     "schemes": lambda page: opened(page, "Schemes"),
     "take away": _take_away,
     "situations": _situations,
+    "turns": _turns,
+    "who takes turns": lambda page: page.get_by_role("tab", name="Who takes turns").click(),
     "keys": lambda page: page.keyboard.press("?"),
 }
 

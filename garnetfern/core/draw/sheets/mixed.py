@@ -41,7 +41,7 @@ def source(sheet: MixedSheet, part: Region, pictures: Sampler) -> Pixels:
 
 
 def _solid(sheet: MixedSheet, part: Region, pictures: Sampler) -> Pixels | None:
-    """The mix in levels, where it is of pictures that nothing shows through; otherwise None. A shorter way to the same."""
+    """The mix in levels, where it is of pictures that nothing shows through, by a shorter way; otherwise None."""
     found = np.zeros((part[3], part[2], 3), dtype=np.float32)
     for one, share in sheet.parts:
         painter = PARTS[type(one)]
