@@ -23,7 +23,7 @@ from garnetfern.service.files.memory import MemoryPictures  # noqa: E402
 from tests.referee.browser import Opened, chromium  # noqa: E402
 from tests.referee.met import seen_ratio  # noqa: E402
 from tests.referee.moments import beside, frozen, sought  # noqa: E402
-from tests.referee.test_moving import generate  # noqa: E402
+from tests.referee.moving import generate  # noqa: E402
 
 TARGET = HOUSE / "docs" / "fidelity-moving.md"
 SCREENS = ((1440, 900), (820, 1180), (390, 844))

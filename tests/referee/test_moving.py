@@ -1,7 +1,6 @@
 """The browser as referee over what moves: paused at a moment, and as visitors meet it."""
 
 import random
-from typing import Any
 
 import pytest
 
@@ -15,48 +14,13 @@ from garnetfern.fonts import font_bytes, shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 from garnetfern.service.files.site_file import SiteFile
 from tests.sampled import sampled
-from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, with_picture
+from tests.sites import HEADING, document, image_layer, one_banner, with_picture
 
 from .browser import Opened
 from .met import seen_ratio
 from .moments import FREEZE, beside, frozen, sought
+from .moving import generate
 from .placings import picture
-
-COLOURS = ("#101820", "#f0f0e0", "#7a1f2b", "#3f6f46", "#1d3a5c", "#fbf7ee")
-
-
-def member(rng: random.Random, number: int) -> dict[str, Any]:
-    stay = {"stay": rng.choice([None, 1.0, 2.5])}
-    if rng.random() < 0.5:
-        size = rng.choice(["cover", "cover", "contain", "natural"])
-        focal = [round(rng.random(), 2), round(rng.random(), 2)]
-        return {"layer": image_layer(id=f"member-{number}", size=size, focal=focal), **stay}
-    clear = rng.choice(["", "", "80"])
-    stops = [{"colour": rng.choice(COLOURS) + clear} for _ in range(rng.choice([2, 3]))]
-    gradient = {"stops": stops, "angle": rng.choice([0, 90, 137])}
-    return {"layer": {"kind": "gradient", "id": f"member-{number}", "name": "M", "gradient": gradient}, **stay}
-
-
-def generate(seed: int):
-    """A banner with a sequence: opaque or not, blended or not, under an overlay, its words in a plate or not."""
-    rng = random.Random(seed)
-    turns = {
-        "kind": "sequence",
-        "id": "turns",
-        "name": "Turns",
-        "members": [member(rng, n) for n in range(rng.choice([2, 3, 4]))],
-        "stay": rng.choice([1.0, 2.0]),
-        "change": rng.choice([0, 0.5, 1.5, 1.5]),
-        "opacity": rng.choice([1, 1, 0.7]),
-        "blend": rng.choice(["normal", "normal", "multiply", "screen"]),
-        "begins": rng.choice(["first", "first", "another"]),
-    }
-    below = [colour_layer("#889922", id="below")] if rng.random() < 0.4 else []
-    above = [colour_layer("#0b1a14", 0.35, id="above")] if rng.random() < 0.6 else []
-    heading = {**HEADING, "plate": {"backdrop": {"base": "#0b1a1480"}}} if rng.random() < 0.3 else HEADING
-    plain = document(*below, turns, *above, blocks=[heading])
-    plain["name"] = f"Moving {seed}"
-    return with_picture(plain, picture("photo"))
 
 
 @pytest.mark.parametrize("seed", sampled(list(range(40)), 5))
@@ -289,3 +253,37 @@ def test_words_arrive_once_when_they_come_into_sight(browser):
 
 def file_of(plain):
     return SiteFile(read_site(plain, shipped_fonts().names()), {})
+
+
+def test_what_takes_turns_can_be_chosen_with_the_arrow_keys_and_run_on_again(browser):
+    file = one_banner(turns_of_gradients(choosable=True))
+    opened, _ = opened_as(browser, file)
+    page = opened.at(390, 600).page
+    group = page.get_by_role("radiogroup", name="Turns")
+    picks = group.get_by_role("radio")
+    assert [p.get_attribute("aria-label") for p in picks.all()] == ["let them run", "M", "M"]
+    picks.nth(0).focus()
+    page.keyboard.press("ArrowRight")
+    assert opacities(opened) == [1, 0]
+    page.keyboard.press("ArrowRight")
+    assert opacities(opened) == [0, 1]
+    page.wait_for_timeout(300)
+    assert opacities(opened) == [0, 1]
+    picks.nth(0).check()
+    assert len(page.evaluate("document.getAnimations().map((a) => a.playState)")) == 2
+    box = page.locator("div.gf-control").bounding_box()
+    site, found = file.site, file.site.pages[0]
+    assert box["width"] == control_of(site, found, Windows(site, found, shipped_fonts())).wide
+    opened.close()
+
+
+def test_the_picture_of_a_chosen_member_is_fetched_then(browser):
+    opened, asked = opened_as(browser, with_picture(document({**TURNS, "choosable": True}), picture("photo")))
+    page = opened.at(390, 600).page
+    page.wait_for_timeout(300)
+    assert len(set(asked)) == 1
+    page.get_by_role("radio").nth(3).check()
+    page.wait_for_timeout(300)
+    assert len(set(asked)) == 2
+    assert opacities(opened) == [0, 0, 1]
+    opened.close()

@@ -1,7 +1,7 @@
 """A page's markup. Everything the owner has written is escaped."""
 
 from ..document import Backdrop, Band, Column, Page, ever_visible
-from ..resolve.control import Control
+from ..resolve.control import Control, pickable
 from .blocks import block_markup
 from .escape import html_words
 from .layers import layer_elements
@@ -41,7 +41,7 @@ def _band_html(band: Band, emission: Emission, stop: str) -> str:
 
 def page_body(page: Page, emission: Emission, control: Control | None) -> str:
     """The body's markup; everything between header and footer bands stands in one main element."""
-    stop = f"    {stop_markup(emission.site.language)}\n" if control else ""
+    stop = f"    {stop_markup(emission.site.language, pickable(page))}\n" if control else ""
     parts = [_behind(page.backdrop, " gf-behind-page"), _heard(page.backdrop, emission)]
     parts += [_heard(j.backdrop, emission) for j in page.joins]
     parts += [

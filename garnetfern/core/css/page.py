@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from ..document import ImageLayer, Page, Site, ever_visible, page_on
-from ..resolve.control import control_of
+from ..resolve.control import control_of, pickable
 from ..resolve.fonts import FontBook
 from ..resolve.layout import STACK_BELOW
 from .arrival import arrival_css
@@ -203,7 +203,7 @@ def emit_page(site: Site, page: Page, fonts: FontBook, urls: Urls) -> EmittedPag
     css = RESET + rules_text(COMMON) + rules_text(base) + _rows(page)
     css += _layer_files(emission) + _exceptions(site, page, base, fonts) + _moving(page)
     control = control_of(site, page, emission.windows)
-    css += _over(site, page) + (stop_css(control) if control else "") + arrival_css(page)
+    css += _over(site, page) + (stop_css(control, pickable(page)) if control else "") + arrival_css(page)
     seen = emission.for_page()
     body = page_body(page, seen, control)
     return EmittedPage(page.title, site.language, font_css(page, fonts, urls), css, body, seen.preloads())

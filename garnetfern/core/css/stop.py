@@ -1,12 +1,18 @@
-"""The small control that stops what moves on a page and lets it go on (WCAG 2.2, 2.2.2), in CSS alone.
+"""The small control that stops what moves on a page and lets it go on (WCAG 2.2, 2.2.2), in CSS alone; beside it, where
+that is wished, what takes turns can be chosen.
 
 It brings its own ground: white on near black with a white ring, so that it can be made out over everything.
 """
 
-from ..resolve.control import INSET, SIDE, Control
-from .declarations import Declarations, rule
+from collections.abc import Iterable
 
-STOP, BOX = "label.gf-stop", "input.gf-stop-box"
+from ..document import LayerBase
+from ..resolve.control import BETWEEN, INSET, SIDE, Control
+from .declarations import Declarations, rule
+from .escape import html_attribute
+from .layers import file_property
+
+WHOLE, STOP, BOX, PICK = "div.gf-control", "label.gf-stop", "input.gf-stop-box", "input.gf-pick"
 """A layer or block may have any id, these too: the elements tell them apart."""
 INK, GROUND = "#ffffff", "#1c1c1c"
 WORDS = {
@@ -22,28 +28,79 @@ WORDS = {
 """What it is called, by language."""
 
 
-def stop_markup(language: str) -> str:
-    """A checkbox with a name; in a language that is not known here, in English, which is said."""
+RUN_ON = {
+    "de": "weiterlaufen lassen",
+    "en": "let them run",
+    "es": "dejar que sigan",
+    "fr": "laisser défiler",
+    "it": "lascia scorrere",
+    "nl": "laten doorlopen",
+    "pt": "deixar correr",
+    "sv": "låt dem gå",
+}
+"""What is chosen where nothing is."""
+
+
+def _picks(layer: LayerBase, run_on: str) -> str:
+    """A group of radio buttons, which arrow keys walk along: what runs on first, then each that can be shown."""
+    name = html_attribute(layer.id)
+    box = f'<input type="radio" name="gf-pick-{name}"'
+    boxes = f'{box} class="gf-pick gf-run" aria-label="{run_on}" checked>'
+    for part, said in layer.picks():
+        boxes += f'{box} class="gf-pick gf-pick-{name}" id="gf-show-{part}" aria-label="{html_attribute(said)}">'
+    return f'<span class="gf-picks" role="radiogroup" aria-label="{html_attribute(layer.name)}">{boxes}</span>'
+
+
+def stop_markup(language: str, picks: Iterable[LayerBase] = ()) -> str:
+    """A checkbox with a name, and what can be chosen; in English, which is said, where the language is not known."""
     short = language.split("-")[0].lower()
-    words = WORDS.get(short, WORDS["en"])
+    words, run_on = WORDS.get(short, WORDS["en"]), RUN_ON.get(short, RUN_ON["en"])
     foreign = "" if short in WORDS else ' lang="en"'
-    return f'<label class="gf-stop"><input type="checkbox" class="gf-stop-box" aria-label="{words}"{foreign}></label>'
+    box = f'<input type="checkbox" class="gf-stop-box" aria-label="{words}"{foreign}>'
+    return (
+        f'<div class="gf-control"><label class="gf-stop">{box}</label>{"".join(_picks(x, run_on) for x in picks)}</div>'
+    )
 
 
-def stop_css(control: Control) -> str:
+def _picked_css(layers: Iterable[LayerBase]) -> str:
+    """What was chosen is there alone."""
+    text = ""
+    for layer in layers:
+        gone: Declarations = [("animation", "none"), ("opacity", "0")]
+        text += rule(f".gf-page:has(.gf-pick-{layer.id}:checked) .gf-{layer.id} > .gf-layer", gone, "  ")
+        for part, _ in layer.picks():
+            there: Declarations = [("opacity", "1")]
+            there += [
+                ("background-image", f"var({file_property(layer, picture)})")
+                for picture in layer.pictures()
+                if picture.id == part and file_property(layer, picture) != "background-image"
+            ]
+            text += rule(f".gf-page:has(#gf-show-{part}:checked) .gf-{layer.id} > .gf-{part}", there, "  ")
+    return text
+
+
+def stop_css(control: Control, picks: Iterable[LayerBase] = ()) -> str:
     """It is there where something moves: not under less motion, not on paper, not where it could do nothing."""
+    picks = list(picks)
     block, inline = control.corner
-    label: Declarations = [
+    place: Declarations = [
         ("position", "absolute"),
         (f"inset-block-{block}", f"{INSET}px"),
         (f"inset-inline-{inline}", f"{INSET}px"),
+        ("display", "flex"),
+        ("gap", f"{BETWEEN}px"),
+    ]
+    round_one: Declarations = [
+        ("position", "relative"),
         ("display", "grid"),
         ("place-items", "center"),
         ("inline-size", f"{SIDE}px"),
         ("block-size", f"{SIDE}px"),
+        ("margin", "0"),
         ("border-radius", "50%"),
         ("background-color", GROUND),
-        ("box-shadow", f"0 0 0 2px {INK}"),
+        ("box-shadow", f"inset 0 0 0 2px {INK}, 0 0 0 1px {GROUND}"),
+        ("cursor", "pointer"),
     ]
     box: Declarations = [
         ("appearance", "none"),
@@ -54,26 +111,35 @@ def stop_css(control: Control) -> str:
         ("cursor", "pointer"),
     ]
     bars = f"linear-gradient(90deg, {INK} 35%, transparent 35% 65%, {INK} 65%)"
-    sign: Declarations = [
-        ("content", '""'),
-        ("inline-size", "10px"),
-        ("block-size", "12px"),
-        ("background", bars),
-    ]
+    sign: Declarations = [("content", '""'), ("inline-size", "10px"), ("block-size", "12px"), ("background", bars)]
     arrow: Declarations = [("background", INK), ("clip-path", "polygon(0 0, 100% 50%, 0 100%)")]
-    focus: Declarations = [
-        ("outline", f"2px solid {INK}"),
-        ("outline-offset", "4px"),
-        ("box-shadow", f"0 0 0 4px {GROUND}"),
+    focus: Declarations = [("outline", f"2px solid {INK}"), ("outline-offset", "2px")]
+    dot: Declarations = [
+        ("content", '""'),
+        ("inline-size", "8px"),
+        ("block-size", "8px"),
+        ("border-radius", "50%"),
+        ("background", INK),
     ]
     shown = (
-        rule(STOP, label, "  ")
+        rule(WHOLE, place, "  ")
+        + rule(f"{STOP}{f', {PICK}' if picks else ''}", round_one, "  ")
         + rule(BOX, box, "  ")
         + rule(f"{STOP}::before", sign, "  ")
         + rule(f"{STOP}:has(:checked)::before", arrow, "  ")
-        + rule(f"{BOX}:focus-visible", focus, "  ")
+        + rule(f"{BOX}:focus-visible, {PICK}:focus-visible", focus, "  ")
         + rule(f".gf-page:has({BOX}:checked) .gf-layer > .gf-layer", [("animation-play-state", "paused")], "  ")
     )
-    hidden = rule(STOP, [("display", "none")])
+    if picks:
+        chosen: Declarations = [("box-shadow", f"inset 0 0 0 5px {INK}, 0 0 0 1px {GROUND}")]
+        shown += (
+            rule(".gf-picks", [("display", "flex"), ("gap", f"{BETWEEN}px")], "  ")
+            + rule(PICK, [("appearance", "none")], "  ")
+            + rule(f"{PICK}::before", dot, "  ")
+            + rule("input.gf-run::before", [*arrow, ("border-radius", "0")], "  ")
+            + rule(f"{PICK}:checked", chosen, "  ")
+            + _picked_css(picks)
+        )
+    hidden = rule(WHOLE, [("display", "none")])
     where = "@supports selector(:has(a)) {\n@media screen and (prefers-reduced-motion: no-preference) {\n"
     return f"{hidden}{where}{shown}}}\n}}\n"

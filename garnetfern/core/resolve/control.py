@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 from typing import Literal
 
-from ..document import Area, Join, Page, Site, ever_visible
+from ..document import Area, Join, LayerBase, Page, Site, ever_visible
 from .box import Box
 from .lengths import Viewport
 from .moment import Moment
@@ -13,6 +13,7 @@ from .records import BandRecord
 SIDE = 28
 """Its width and height, CSS px: more than the 24 that are asked for (WCAG 2.2, 2.5.8)."""
 INSET = 12
+BETWEEN = 4
 AROUND = 4
 """So far from words at least."""
 
@@ -23,11 +24,12 @@ CORNERS: tuple[Corner, ...] = (("end", "end"), ("end", "start"), ("start", "end"
 
 @dataclass(frozen=True)
 class Control:
-    """The band it stands in, its corner, and the screens on which it lies over words even so."""
+    """The band it stands in, its corner, the screens on which it lies over words even so, and how wide it is, px."""
 
     band: str
     corner: Corner
     over: tuple[str, ...] = ()
+    wide: int = SIDE
 
 
 def moves(area: Area) -> bool:
@@ -51,15 +53,26 @@ def _first_band(page: Page) -> str | None:
     return None
 
 
-def corner_box(box: Box, corner: Corner) -> Box:
+def corner_box(box: Box, corner: Corner, wide: int = SIDE) -> Box:
     """The control's box in a band's box, px."""
     top = box.y + INSET if corner[0] == "start" else box.bottom - INSET - SIDE
-    left = box.x + INSET if corner[1] == "start" else box.right - INSET - SIDE
-    return Box(left, top, SIDE, SIDE)
+    left = box.x + INSET if corner[1] == "start" else box.right - INSET - wide
+    return Box(left, top, wide, SIDE)
 
 
-def _over_words(band: BandRecord, corner: Corner) -> bool:
-    place = corner_box(band.box, corner).grown(AROUND)
+def pickable(page: Page) -> list[LayerBase]:
+    """The layers of which visitors may choose what is shown."""
+    return [layer for area in page.areas() for layer in area.backdrop.layers if layer.picks()]
+
+
+def _wide(page: Page) -> int:
+    """How wide the control is with all that can be chosen: each has a place, and running on has one, px."""
+    places = sum(len(layer.picks()) + 1 for layer in pickable(page))
+    return SIDE + places * (SIDE + BETWEEN)
+
+
+def _over_words(band: BandRecord, corner: Corner, wide: int) -> bool:
+    place = corner_box(band.box, corner, wide).grown(AROUND)
     lines = (line for block in band.blocks for line in block.lines)
     return any(place.cut(Box(line.x, line.top, line.width, line.height)) is not None for line in lines)
 
@@ -73,8 +86,8 @@ def control_of(site: Site, page: Page, windows: Windows) -> Control | None:
         screen.id: windows.laid_at(Moment(Viewport(screen.width, screen.height)))[1].band(name)
         for screen in site.screens
     }
-    found = []
+    found, wide = [], _wide(page)
     for corner in CORNERS:
-        over = tuple(s for s, band in laid.items() if band is not None and _over_words(band, corner))
-        found.append(Control(name, corner, over))
+        over = tuple(s for s, band in laid.items() if band is not None and _over_words(band, corner, wide))
+        found.append(Control(name, corner, over, wide))
     return min(found, key=lambda control: len(control.over))

@@ -3763,6 +3763,12 @@ export interface components {
              * @enum {string}
              */
             begins: "first" | "another";
+            /**
+             * Choosable
+             * @description whether visitors can choose a member themselves
+             * @default false
+             */
+            choosable: boolean;
         };
         /**
          * SetColumns

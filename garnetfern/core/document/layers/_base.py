@@ -133,6 +133,10 @@ class LayerBase(Model):
         """What can be left out of it, by name, each with the layer that is left then."""
         return ()
 
+    def picks(self) -> tuple[tuple[str, str], ...]:
+        """What visitors may choose of it to be shown, by id and name; nothing where they cannot."""
+        return ()
+
     def stilled(self) -> Self:
         """The layer as it is for visitors who ask that nothing move."""
         return self

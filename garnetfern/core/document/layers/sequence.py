@@ -56,6 +56,7 @@ class SequenceLayer(LayerBase):
     stay: float = Field(6, ge=0, le=600, description="how long each member is there alone, s")
     change: float = Field(1.5, ge=0, le=60, description="how long a change takes, s; 0: a cut")
     begins: Literal["first", "another"] = "first"
+    choosable: bool = Field(False, description="whether visitors can choose a member themselves")
 
     @model_validator(mode="after")
     def _does_not_flash(self) -> "SequenceLayer":
@@ -164,6 +165,11 @@ class SequenceLayer(LayerBase):
 
     def _without(self, number: int) -> "SequenceLayer":
         return self.model_copy(update={"members": (*self.members[:number], *self.members[number + 1 :])})
+
+    def picks(self) -> tuple[tuple[str, str], ...]:
+        """Its members, where that is wished."""
+        there = self.choosable and self.visible and len(self.members) > 1
+        return tuple((layer.id, layer.name) for layer in self._layers()) if there else ()
 
     def stilled(self) -> "SequenceLayer":
         """The first member alone."""

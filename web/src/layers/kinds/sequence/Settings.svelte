@@ -91,6 +91,21 @@
               <option value="first">with the first</option>
               <option value="another">by lot</option>
             </select>
+            <label
+              class="flex items-center gap-1.5"
+              title="Visitors can choose which is shown, with small buttons beside the one that stops"
+            >
+              <input
+                type="checkbox"
+                checked={layer.choosable ?? false}
+                onchange={(e) =>
+                  void to.keep(
+                    { choosable: e.currentTarget.checked },
+                    e.currentTarget.checked ? 'Visitors choose' : 'Visitors do not choose',
+                  )}
+              />
+              to choose
+            </label>
           </div>
         {:else}
           <p>
