@@ -28,7 +28,8 @@ SEEK = """async (seconds) => {
   }
   const shown = [...document.querySelectorAll('.gf-layer')].map((e) => getComputedStyle(e).backgroundImage);
   const files = new Set(shown.flatMap((text) => [...text.matchAll(/url\\("([^"]+)"\\)/g)].map((found) => found[1])));
-  await Promise.all([...files].map((file) => { const image = new Image(); image.src = file; return image.decode(); }));
+  const decoded = (file) => Object.assign(new Image(), { src: file }).decode().catch(() => {});
+  await Promise.all([...files].map(decoded));
   await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
   return moving.length;
 }"""

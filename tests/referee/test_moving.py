@@ -1,7 +1,11 @@
 """The browser as referee over what moves: paused at a moment, and as visitors meet it."""
 
 import random
+import re
+import time
+from pathlib import Path
 
+import numpy as np
 import pytest
 
 from garnetfern.core.css import bundle_files
@@ -13,10 +17,11 @@ from garnetfern.core.resolve.page import Windows
 from garnetfern.fonts import font_bytes, shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 from garnetfern.service.files.site_file import SiteFile
+from tests.interface.test_access import AXE, RUN
 from tests.sampled import sampled
 from tests.sites import HEADING, document, image_layer, one_banner, with_picture
 
-from .browser import Opened
+from .browser import HIDDEN, Opened
 from .met import seen_ratio
 from .moments import FREEZE, beside, frozen, sought
 from .moving import generate
@@ -201,10 +206,10 @@ def test_words_on_their_way_are_where_the_core_says(browser, way):
     page = opened.at(600, 500).page
     page.wait_for_timeout(100)
     page.add_style_tag(content=FREEZE)
-    for time in (0.0, 0.2, 0.3, 0.5, 0.9):
-        page.evaluate("(t) => document.getAnimations().forEach((a) => { a.pause(); a.currentTime = t * 1000; })", time)
-        there = entrance_at(entrance, time)
-        assert page.evaluate(WHERE) == pytest.approx([there.opacity, there.across, there.down], abs=0.06), time
+    for at in (0.0, 0.2, 0.3, 0.5, 0.9):
+        page.evaluate("(t) => document.getAnimations().forEach((a) => { a.pause(); a.currentTime = t * 1000; })", at)
+        there = entrance_at(entrance, at)
+        assert page.evaluate(WHERE) == pytest.approx([there.opacity, there.across, there.down], abs=0.06), at
     opened.close()
 
 
@@ -286,4 +291,57 @@ def test_the_picture_of_a_chosen_member_is_fetched_then(browser):
     page.wait_for_timeout(300)
     assert len(set(asked)) == 2
     assert opacities(opened) == [0, 0, 1]
+    opened.close()
+
+
+def test_while_one_picture_is_missing_its_turn_shows_the_base_and_the_others_are_there(browser):
+    file = with_picture(document(TURNS), picture("photo"))
+    opened, _ = opened_as(browser, file)
+    gone = [name for name in (p.name for p in Path(opened._folder.name).rglob("*.webp")) if "-c120-0-" in name]
+    assert gone
+    missing = re.compile(r"/pictures/.*-c120-0-")
+    opened.page.route(missing, lambda route: route.abort())
+    frozen(opened.at(390, 400))
+    base = (0x20, 0x30, 0x2A)
+    sought(opened, 1)
+    assert (np.abs(opened.styled(HIDDEN)[:300] - base).max(axis=2) > 20).any()
+    sought(opened, 4)
+    assert (np.abs(opened.styled(HIDDEN)[:300] - base).max(axis=2) > 20).any()
+    sought(opened, 7)
+    assert np.abs(opened.styled(HIDDEN)[:300] - base).max() == 0
+    opened.close()
+
+
+def test_the_first_picture_waits_for_no_other_on_a_slow_line(browser):
+    file = with_picture(document(TURNS), picture("photo"))
+    opened, asked = opened_as(browser, file)
+    began = []
+
+    def slowly(route):
+        began.append(time.monotonic())
+        time.sleep(0.4)
+        route.continue_()
+
+    opened.page.route("**/pictures/**", slowly)
+    opened.page.set_viewport_size({"width": 390, "height": 400})
+    opened.page.goto(opened._address)
+    opened.page.wait_for_timeout(600)
+    assert len(set(asked)) == 1
+    assert opened.page.locator(".gf-headline").is_visible()
+    opened.page.wait_for_timeout(1500)
+    assert len(set(asked)) == 2
+    assert began[1] - began[0] > 0.4
+    opened.close()
+
+
+@pytest.mark.parametrize("slug", ["through-the-year", "evenings", "welcome"])
+def test_pages_that_move_are_found_in_order_by_axe(browser, demo, slug):
+    pictures = MemoryPictures(demo.pictures)
+    opened = Opened(browser, bundle_files(demo.site, shipped_fonts(), pictures.file, font_bytes))
+    page = opened.page
+    page.set_viewport_size({"width": 1280, "height": 800})
+    page.goto(opened._address.replace("index.html", f"{slug}.html"))
+    page.wait_for_timeout(2500)
+    page.evaluate(AXE.read_text())
+    assert page.evaluate(RUN) == []
     opened.close()
