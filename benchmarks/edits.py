@@ -47,6 +47,23 @@ EDIT = """async ([input, value, wanted]) => {
 }"""
 
 
+SEEK = """async () => {
+  const line = document.querySelector("[role=slider][aria-label^='Time of']");
+  const frames = [...document.querySelectorAll('iframe')];
+  const times = () => frames.map((f) => f.contentDocument.getAnimations()[0]?.currentTime);
+  const before = times();
+  const start = performance.now();
+  line.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', bubbles: true, cancelable: true }));
+  while (!times().every((t, n) => t !== before[n])) {
+    if (performance.now() - start > 3000) throw new Error('the screens do not follow');
+    await new Promise((r) => setTimeout(r, 1));
+  }
+  await new Promise((r) => requestAnimationFrame(() => setTimeout(r, 0)));
+  return performance.now() - start;
+}"""
+TURNS = 6
+
+
 def percentile(values: list[float], share: float) -> float:
     """The value that this share of the values does not exceed."""
     ordered = sorted(values)
@@ -77,8 +94,29 @@ def _edited(page: Page, field: str, make: Callable[[int], tuple[str, str]]) -> T
     return shown[5:], read[5:]
 
 
+def _in_turn(page: Page) -> tuple[Times, list[float]]:
+    """Pulling a strength over six pictures in turn, and taking the screens along their time line."""
+    page.reload()
+    page.get_by_role("button", name="Shelf", exact=True).click()
+    ticks = page.locator("label.pick input")
+    ticks.first.wait_for()
+    for n in range(TURNS):
+        ticks.nth(n).check()
+    page.get_by_role("button", name=f"Let these {TURNS} take turns").click()
+    page.get_by_role("slider", name="Time of Pictures in turn").wait_for()
+    page.wait_for_timeout(6000)
+    along = []
+    for _ in range(EDITS):
+        along.append(page.evaluate(SEEK))
+        page.wait_for_timeout(30)
+    page.get_by_role("button", name="Dusk", exact=True).click()
+    page.wait_for_timeout(4000)
+    return _edited(page, f"{SETTINGS} input[type=range]", _strength), along[5:]
+
+
 def measure() -> list[str]:
-    """Pull an overlay of the sample site, turn a gradient on it, and give the lines of the report."""
+    """Pull an overlay of the sample site, turn a gradient on it, take six pictures in turn along, and give the lines of
+    the report."""
     with tempfile.TemporaryDirectory() as folder, sync_playwright() as play:
         start_site(Path(folder), demo=True)
         running = run_locally(Path(folder))
@@ -97,11 +135,15 @@ def measure() -> list[str]:
         page.get_by_label("Runs to").wait_for()
         page.wait_for_timeout(2500)
         turned = _edited(page, f"{SETTINGS} input[title^='Runs to']", _angle)
+        over_six, along = _in_turn(page)
         browser.close()
         running.stop()
     rows = []
-    for edit, times in (("pulling a strength", pulled), ("turning a gradient", turned)):
+    six = "pulling a strength over six in turn"
+    for edit, times in (("pulling a strength", pulled), ("turning a gradient", turned), (six, over_six)):
         for what, values, target in zip(("to the screens", "to the readings"), times, (50, 150), strict=True):
             median, late = statistics.median(values), percentile(values, 0.95)
             rows.append(f"| {edit}, {what} | {median:.0f} ms | {late:.0f} ms | {target} ms |")
+    median, late = statistics.median(along), percentile(along, 0.95)
+    rows.append(f"| along a time line, to the screens | {median:.0f} ms | {late:.0f} ms | 64 ms |")
     return rows
