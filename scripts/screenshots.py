@@ -122,6 +122,7 @@ def _situations(page: Page) -> None:
 def _turns(page: Page) -> None:
     page.keyboard.press("Escape")
     _view("Bench")(page)
+    page.get_by_role("button", name="Close", exact=True).click()
     page.get_by_label("Page", exact=True).select_option("through-the-year")
     _card("Seasons")(page)
     page.get_by_role("status").filter(has_text=re.compile("short: second picture")).wait_for()

@@ -7,13 +7,13 @@ from .words import words
 Plain = dict[str, Any]
 
 
-def _picture(name: str, asset: str, focal: tuple[float, float]) -> Plain:
-    return {"layer": {"kind": "image", "id": name, "name": name.title(), "asset": asset, "focal": list(focal)}}
+def _picture(name: str, title: str, asset: str, focal: tuple[float, float]) -> Plain:
+    return {"layer": {"kind": "image", "id": name, "name": title, "asset": asset, "focal": list(focal)}}
 
 
 def _gradient(name: str, *colours: str) -> Plain:
     own = {"shape": "linear", "angle": 115, "stops": [{"colour": c} for c in colours]}
-    return {"layer": {"kind": "gradient", "id": name, "name": name.title(), "gradient": own}}
+    return {"layer": {"kind": "gradient", "id": name, "name": name.capitalize().replace("-", " "), "gradient": own}}
 
 
 def _page(name: str, title: str, header: Plain, banner: Plain, footer: Plain) -> Plain:
@@ -44,9 +44,9 @@ def _year() -> Plain:
         lettering={"weight": 500},
     )
     members = [
-        _picture("dawn-in-march", "glasshouse-dawn", (0.2, 0.6)),
-        {**_picture("june", "fern-close", (0.4, 0.5)), "stay": 4},
-        _picture("november", "lantern-night", (0.5, 0.3)),
+        _picture("dawn-in-march", "Dawn in March", "glasshouse-dawn", (0.2, 0.6)),
+        {**_picture("june", "June", "fern-close", (0.4, 0.5)), "stay": 4},
+        _picture("november", "November", "lantern-night", (0.5, 0.3)),
     ]
     turns = {"kind": "sequence", "id": "seasons", "name": "Seasons", "members": members, "stay": 6, "change": 1.5}
     shade = {"kind": "colour", "id": "year-shade", "name": "Shade", "colour": "#0b1a14", "opacity": 0.3}

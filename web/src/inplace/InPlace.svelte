@@ -156,11 +156,15 @@
   }
   .bar {
     position: absolute;
-    right: 24px;
+    right: min(24px, 2vw);
     bottom: 16px;
     display: flex;
+    flex-wrap: wrap;
     align-items: center;
-    gap: 10px;
+    justify-content: flex-end;
+    gap: 4px 10px;
+    max-width: 96vw;
+    white-space: nowrap;
     padding: 4px 12px;
     border-radius: var(--radius-field);
     background: var(--color-base-100);

@@ -35,7 +35,7 @@ def offers(site: Site, __: Page) -> Iterator[Offer]:
         pair = [{"kind": "gradient", "name": n, "gradient": g} for n, g in ((first, one), (second, other))]
         moving = {"kind": "sequence", "name": f"{first}, moving", **SLOWLY}
         yield Offer(
-            f"Moving gradient: {first} and {second}",
+            f"Colours that move: {first} and {second}",
             f"background: {_halves(one, other)}",
             {**moving, "members": [_member(n, m) for n, m in enumerate(pair)]},
         )

@@ -91,21 +91,6 @@
               <option value="first">with the first</option>
               <option value="another">by lot</option>
             </select>
-            <label
-              class="flex items-center gap-1.5"
-              title="Visitors can choose which is shown, with small buttons beside the one that stops"
-            >
-              <input
-                type="checkbox"
-                checked={layer.choosable ?? false}
-                onchange={(e) =>
-                  void to.keep(
-                    { choosable: e.currentTarget.checked },
-                    e.currentTarget.checked ? 'Visitors choose' : 'Visitors do not choose',
-                  )}
-              />
-              to choose
-            </label>
           </div>
         {:else}
           <p>
@@ -116,6 +101,21 @@
         {/if}
       {:else if tab === 'members'}
         <Members {layer} open={() => (inside = true)} />
+        <label
+          class="flex items-center gap-1.5"
+          title="Visitors can choose which is shown, with small buttons beside the one that stops"
+        >
+          <input
+            type="checkbox"
+            checked={layer.choosable ?? false}
+            onchange={(e) =>
+              void to.keep(
+                { choosable: e.currentTarget.checked },
+                e.currentTarget.checked ? 'Visitors choose' : 'Visitors do not choose',
+              )}
+          />
+          Visitors can choose which is shown
+        </label>
       {:else}
         <LayerStrength {layer} />
       {/if}
