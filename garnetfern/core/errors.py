@@ -14,6 +14,7 @@ GarnetfernError
 ├─ InUseError           a picture that is to go while it is used
 ├─ AlreadyThereError    a file that is on the shelf already
 ├─ KeepsJoinError       a change that would tear a join apart
+├─ TurnsError           layers that cannot take turns so
 ├─ ScreenError          screens that cannot be changed so
 ├─ RoomError            no worker for somebody's file could be started
 └─ StoreError           something about what is kept on disk

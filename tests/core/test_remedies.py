@@ -2,7 +2,6 @@
 
 import copy
 import math
-import re
 
 import pytest
 from hypothesis import given
@@ -277,26 +276,3 @@ def test_hidden_words_have_no_plight():
     plight = Plight(reader_of(file), file.site, page, next(page.blocks()), no_colours)
     assert plight.worst is None
     assert not plight.short
-
-
-def test_the_hard_one_is_left_out_and_what_is_kept_says_so():
-    _, search = found_for(document(turns("#101820", "#e0e0d0", "#203040")))
-    found = [r for r in search.of_kind("leave_out") if isinstance(r, Remedy)]
-    assert [r.sentence for r in found] == ["Turn 1, the second of Turns, is left out."]
-    assert found[0].kept == pytest.approx(200 / 3, abs=0.1)
-    left = found[0].page.bands[0].backdrop.layers[0]
-    assert [m.layer.id for m in left.members] == ["turn-0", "turn-2"]
-
-
-def test_where_leaving_one_out_does_not_suffice_it_makes_do_with_less_overlay():
-    _, search = found_for(document(turns("#a0a098", "#e0e0d0", "#ffffff")))
-    found = [r for r in search.of_kind("leave_out") if isinstance(r, Remedy)]
-    assert len(found) == 1
-    less, more = (float(s) for s in re.findall(r"at ([\d.]+) % instead of ([\d.]+) %", found[0].sentence)[0])
-    assert less < more
-    assert found[0].worst.meets
-
-
-def test_pictures_that_are_to_be_left_alone_take_their_turns():
-    plain = document(turns("#101820", "#e0e0d0"), blocks=[headline(keep=["picture"])])
-    assert found_for(plain)[1].of_kind("leave_out") == []

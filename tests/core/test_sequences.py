@@ -1,6 +1,5 @@
 """Pictures and gradients in turn: the document's rules, what the core makes of a moment, and what is emitted."""
 
-import re
 from dataclasses import replace
 from itertools import pairwise
 
@@ -10,7 +9,6 @@ from hypothesis import given
 from hypothesis import strategies as st
 from pydantic import ValidationError
 
-from garnetfern.core.css import Urls, emit_page, emit_rule
 from garnetfern.core.document import Ids, SequenceLayer, page_on, read_site
 from garnetfern.core.document.layers.sequence import numbered
 from garnetfern.core.draw.paint import paint_backdrops
@@ -236,64 +234,6 @@ def test_the_reading_of_a_change_is_its_worst_moment():
 def test_the_least_is_found_to_within_a_hundredth(place, steep):
     found = least_at(lambda share: 1 + steep * abs(share - place))
     assert 1 + steep * abs(found - place) <= 1.02 * (1 + 0.02)
-
-
-def emitted(*members, **more):
-    file = with_picture(document(turns(*members, **more)), jpeg())
-    return emit_page(file.site, file.site.pages[0], FONTS, Urls())
-
-
-def frames(css, name):
-    body = re.search(rf"@keyframes {name} {{\n(.*?)\n}}", css, re.S).group(1)
-    return [(float(p), v) for p, v in re.findall(r"([\d.]+)% \{ (.*?); \}", body)]
-
-
-def test_shares_in_the_style_sheet_sum_to_one_everywhere():
-    css = emitted(picture(1), {**LIGHT, "stay": 3.7}, picture(4), stay=2.3, change=0.9).css
-    names = ("member-1", "member-2", "member-4")
-    curves = []
-    for name in names:
-        points = [(place, float(value.split(": ")[1])) for place, value in frames(css, f"gf-turn-{name}")]
-        curves.append(np.interp(np.linspace(0, 100, 999), *zip(*points, strict=True)))
-    assert np.abs(np.sum(curves, axis=0) - 1).max() < 1e-5
-
-
-def test_only_the_first_picture_is_asked_for_at_once():
-    page = emitted(picture(1), picture(4), picture(5))
-    first, *later = (re.findall(rf"\.gf-member-{n} {{\n  ([a-z-]+): (?:url|image-set)", page.css) for n in (1, 4, 5))
-    assert set(first) == {"background-image"}
-    assert all(set(said) == {"--gf-picture"} for said in later)
-    assert page.preload.count("preload") >= 1
-    fetched = frames(page.css, "gf-fetch-member-4")
-    assert fetched[0][1].endswith("none")
-    assert 0 < fetched[1][0] < 100 * 2 / 9
-    moving_part = page.css.index("prefers-reduced-motion: no-preference")
-    assert "animation" not in page.css[: page.css.index("@keyframes")]
-    assert page.css.index("animation: gf-turn-member-1") > moving_part
-
-
-def test_with_another_at_each_visit_no_picture_comes_before_its_turn():
-    page = emitted(picture(1), {**picture(4), "stay": 5}, begins="another")
-    assert page.preload == ""
-    assert "random(0, 1, 1)" in page.css
-    assert "3s * clamp(0, var(--gf-turns-begin) - 0, 1)" in page.css
-    assert not re.findall(r"\.gf-member-1 {\n  background-image: (?:url|image-set)", page.css)
-    assert "@media not (prefers-reduced-motion: no-preference) {\n  .gf-member-1" in page.css
-
-
-def test_a_cut_is_a_step_and_one_alone_does_not_move():
-    cut = emitted(picture(1), LIGHT, change=0).css
-    assert "gf-turn-member-1 4s step-end infinite" in cut
-    assert frames(cut, "gf-turn-member-1")[:2] == [(0.0, "opacity: 1"), (50.0, "opacity: 0")]
-    assert "@keyframes" not in emitted(picture(1)).css
-
-
-def test_one_rule_shows_the_first_and_says_what_it_leaves_out():
-    file = with_picture(document(turns(picture(1), picture(4))), jpeg())
-    page = file.site.pages[0]
-    rule = emit_rule(file.site, page, page.bands[0], ".banner", FONTS, Urls())
-    assert rule.css.count("url(") == 1
-    assert any("does not move" in said for said in rule.left_out)
 
 
 def test_moments_of_a_page_share_their_layout(monkeypatch):

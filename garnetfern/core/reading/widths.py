@@ -73,15 +73,15 @@ class WidthRun:
     def __init__(self, reader: Reader, site: Site, page: Page) -> None:
         self.reader, self.site, self.page = reader, site, page
         self.points: dict[int, Point] = {}
+        self._met = reader.met(site, page)
         self._phases = [(x.id, p.start) for x in moving(page) for p in x.phases()[1:] if p.start == p.end]
 
     def at(self, width: int) -> Point:
         """The readings at one width."""
         if width not in self.points:
             screen = screen_for(self.site.screens, width)
-            met = self.reader.met(self.site, self.page)
             rest = Moment(Viewport(width, screen.height))
-            records = [met.at(moment) for moment in (rest, *(replace(rest, phases=(p,)) for p in self._phases))]
+            records = [self._met.at(moment) for moment in (rest, *(replace(rest, phases=(p,)) for p in self._phases))]
             found = []
             for block in records[0].blocks():
                 if block.words and block.lines and not block.doubts:

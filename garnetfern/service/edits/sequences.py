@@ -19,7 +19,8 @@ from ...core.document import (
     with_backdrop,
 )
 from ...core.document.layers import AS_OTHERS
-from ...core.errors import NotFoundError
+from ...core.document.layers.sequence import MOST
+from ...core.errors import GarnetfernError, NotFoundError
 from ..views.framing import focal_for
 from ..views.looks import Looks
 from .common import Asked, Edited, page_of, with_page
@@ -30,6 +31,12 @@ SLOW = {"stay": 1.0, "change": 6.0}
 """Gradients are on the way most of the time."""
 FAR = 0.12
 """Colours that are nearer to one another than this look much the same (OKLab)."""
+
+
+class TurnsError(GarnetfernError):
+    """Layers that cannot take turns so."""
+
+    kind = "turns"
 
 
 class LayIn(Asked):
@@ -122,11 +129,17 @@ def _begun(layer: LayerBase, ids: Ids) -> LayerBase:
         return layer
     first = layer.as_member(ids.free(layer.id))
     if first is None:
-        raise NotFoundError(f"{layer.name} cannot take turns: only pictures and gradients can.")
+        raise TurnsError(f"{layer.name} cannot take turns: only pictures and gradients can.")
     own = {n: getattr(layer, n) for n in AS_OTHERS} | (SLOW if layer.gradients() else {})
     members = [{"layer": first.model_dump()}]
     name = f"{layer.name}, and others"[:120]
     return SequenceLayer.model_validate({"id": layer.id, "name": name, "members": members, **own})
+
+
+def _changed(old: LayerBase | None, new: LayerBase) -> str:
+    """What else changed of a layer that takes turns now, for the history."""
+    stood = old is not None and "scroll" in old.depends_on() and "scroll" not in new.depends_on()
+    return "; the picture moves with the page" if stood else ""
 
 
 def take_turns(site: Site, asked: TakeTurns, looks: Looks, fonts: Any) -> Edited:
@@ -142,13 +155,16 @@ def take_turns(site: Site, asked: TakeTurns, looks: Looks, fonts: Any) -> Edited
     ]
     old = None if asked.layer is None else _found(page, asked.area, asked.layer)
     if old is None and not fresh:
-        raise NotFoundError("Choose two pictures at least that shall take turns.")
+        raise TurnsError("Choose two pictures at least that shall take turns.")
     if old is not None and not fresh:
         gradients = old.gradients()
         if gradients:
             turn = len(gradients)
             colours = recoloured(gradients[-1], site.palette, turn)
             fresh = [GradientLayer(id=ids.free("gradient"), name=f"{old.name} {turn + 1}"[:120], gradient=colours)]
+    count = len(fresh) + (0 if old is None else max(1, len(old.turns())))
+    if count > MOST:
+        raise TurnsError(f"{MOST} can take turns at the most; these would be {count}. Nothing was changed.")
     if old is None:
         members = [{"layer": layer.model_dump()} for layer in fresh]
         sequence: LayerBase = SequenceLayer.model_validate(
@@ -160,11 +176,12 @@ def take_turns(site: Site, asked: TakeTurns, looks: Looks, fonts: Any) -> Edited
         begun = _begun(old, ids)
         sequence = begun.with_turns(tuple(fresh)) if fresh else begun
         layers = tuple(sequence if x.id == old.id else x for x in area.backdrop.layers)
+    told = _changed(old, sequence)
     site, page = _with_layers(site, page, asked.area, layers)
     for layer in chain.from_iterable(x.pictures() for x in fresh):
         focal = focal_for(site, page, asked.area, layer.id, looks, fonts).focal
         page = with_layer(page, area_of(page, asked.area), layer.model_copy(update={"focal": focal}))
-    return Edited(with_page(site, page), f"Turns behind {name_of(area)}", sequence.id)
+    return Edited(with_page(site, page), f"Turns behind {name_of(area)}{told}", sequence.id)
 
 
 def end_turns(site: Site, asked: EndTurns) -> Edited:

@@ -75,6 +75,11 @@
     }
   }
 
+  $effect(() => {
+    // what was undone or changed meanwhile is shown as it is now
+    if (doc.revision) still = null;
+  });
+
   $effect(() => () => clearTimeout(timer));
 </script>
 

@@ -1,4 +1,5 @@
-import type { Entrance } from '../api/types';
+import type { Entrance, Layer } from '../api/types';
+import { membersOf } from '../layers/members';
 import type { Edits } from './edits.svelte';
 import type { Selection } from './selection.svelte';
 
@@ -67,9 +68,11 @@ export class Movement {
     this.ahead = { ...this.ahead, [layer]: time - this.clock };
   }
 
-  /** Let everything run from where it is, or stop there. */
+  /** Let everything run from where it is, or stop there; where nothing moves, nothing happens. */
   toggle(): void {
     if (this.playing) return this.stop();
+    const layers = this.selection.areas.flatMap((a) => (a.backdrop.layers ?? []) as Layer[]);
+    if (!layers.some((layer) => membersOf(layer).length > 1)) return;
     this.playing = true;
     let last = performance.now();
     const on = (now: number): void => {

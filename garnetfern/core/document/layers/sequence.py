@@ -13,6 +13,8 @@ from .gradient import GradientLayer
 from .image import ImageLayer
 
 Shown = Annotated[ImageLayer | GradientLayer, Field(discriminator="kind")]
+MOST = 24
+"""So many members a sequence has at the most."""
 CHANGES = 6
 """So many changes a second can make three flashes, which are allowed (WCAG 2.2, 2.3.1)."""
 NUMBERS = ("first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth", "ninth", "tenth")
@@ -52,7 +54,7 @@ class SequenceLayer(LayerBase):
     """
 
     kind: Literal["sequence"] = "sequence"
-    members: tuple[Member, ...] = Field(min_length=1, max_length=24)
+    members: tuple[Member, ...] = Field(min_length=1, max_length=MOST)
     stay: float = Field(6, ge=0, le=600, description="how long each member is there alone, s")
     change: float = Field(1.5, ge=0, le=60, description="how long a change takes, s; 0: a cut")
     begins: Literal["first", "another"] = "first"

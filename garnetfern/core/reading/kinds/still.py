@@ -1,4 +1,4 @@
-"""A visitor who asks for less motion: slower pictures stand still in the middle of their way."""
+"""A visitor who asks for less motion: slower pictures stand in the middle of their way, of turns the first is there."""
 
 from collections.abc import Iterator
 
@@ -12,7 +12,7 @@ ORDER, AT_HAND = 5, False
 
 
 def found(_: Site, page: Page, screen: Screen) -> Iterator[Situation]:
-    """Where something would move slower."""
+    """Where something would move."""
     if depending(page, "less_motion"):
         still = Moment(Viewport(screen.width, screen.height), less_motion=True)
         yield Situation(f"{screen.id}:still", f"{screen.name}, less motion", screen.id, still, "still")

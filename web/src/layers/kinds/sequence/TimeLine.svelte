@@ -2,22 +2,27 @@
   /** The worst reading over one period, and beneath it who is there when; borders are pulled to time them. */
   import type { SequenceLayer } from '../../../api/types';
   import RunLine from '../../../parts/RunLine.svelte';
-  import { pull, type Spot } from '../../../parts/pull';
+  import { pull } from '../../../parts/pull';
   import { useBench } from '../../../state/context';
+  import { Hand } from '../../../state/hand.svelte';
   import { layerEditor } from '../../change';
   import { lookOf, second, turnsOf } from '../../members';
 
   let { layer }: { layer: SequenceLayer } = $props();
-  const { doc, findings, movement, selection, sight } = useBench();
+  const { doc, edits, findings, movement, selection, sight } = useBench();
+  /** Where the system asks for less motion, pages in it do not move, and neither do these screens. */
+  const still = matchMedia('(prefers-reduced-motion: reduce)').matches;
   const to = layerEditor(() => layer);
 
   const STEP = 0.1;
   const MOST = 600;
-  /** What was being timed when it was grabbed: the border, where that was, the stay, and the scale of the line. */
-  let timed = $state.raw<{ n: number; from: number; stay: number; scale: number } | null>(null);
+  /** The border that is being pulled: where it was, the stay then, and the scale of the line, which holds meanwhile. */
+  let grabbed = $state.raw<{ from: number; stay: number; scale: number } | null>(null);
+  type Stay = { n: number; stay: number };
+  const hand = new Hand<Stay>(edits);
   const times = $derived(turnsOf(layer));
   const found = $derived(findings.timeLine?.layer === layer.id ? findings.timeLine : null);
-  const scale = $derived(timed?.scale ?? times.period);
+  const scale = $derived(grabbed?.scale ?? times.period);
   const now = $derived(
     sight.situation?.phases[layer.id] ??
       ((movement.timeOf(layer.id) % times.period) + times.period) % times.period,
@@ -54,36 +59,37 @@
   );
 
   const rounded = (time: number) => Math.round(Math.min(MOST, Math.max(0, time)) * 10) / 10;
-  const stays = (n: number, stay: number) => ({ [`members/${n}/stay`]: rounded(stay) });
+  const stays = ({ n, stay }: Stay) => ({ [`members/${n}/stay`]: stay });
+  const way = {
+    show: (one: Stay) => to.show(stays(one)),
+    keep: (one: Stay) => to.keep(stays(one), `${times.turns[one.n]?.name} stays ${second(one.stay)}`),
+  };
 
   function border(n: number) {
-    const stayOf = ({ x }: Spot) => (timed ? timed.stay + x * timed.scale - timed.from : 0);
     return pull({
       within: (node) => node.closest('.strip'),
       begin: ({ x }) => {
         const stay = times.turns[n]?.stay ?? 0;
-        timed = { n, from: x * times.period, stay, scale: times.period };
+        grabbed = { from: x * times.period, stay, scale: times.period };
         return true;
       },
-      move: (spot) => to.show(stays(n, stayOf(spot))),
-      end: (spot, moved) => {
-        const stay = stayOf(spot);
-        timed = null;
-        if (moved) void keepStay(n, stay);
+      move: ({ x }) => {
+        if (grabbed) hand.show({ n, stay: rounded(grabbed.stay + x * grabbed.scale - grabbed.from) }, way);
+      },
+      end: () => {
+        grabbed = null;
+        void hand.settle();
       },
       cancel: () => {
-        timed = null;
-        to.show({});
+        grabbed = null;
+        hand.drop();
       },
       nudge: (right) => {
         if (right === 0) return false;
-        void keepStay(n, (times.turns[n]?.stay ?? 0) + right * STEP);
+        hand.nudge({ n, stay: rounded((times.turns[n]?.stay ?? 0) + right * STEP) }, way);
       },
     });
   }
-
-  const keepStay = (n: number, stay: number) =>
-    to.keep(stays(n, stay), `${times.turns[n]?.name} stays ${second(rounded(stay))}`);
 
   function go(time: number): void {
     if (sight.situation) sight.meet(null);
@@ -106,6 +112,10 @@
       >{/if}
   </p>
 </div>
+{#if hand.problem}<p role="alert" class="text-small text-error">{hand.problem}</p>{/if}
+{#if still}
+  <p class="muted text-small">Your system asks for less motion: the screens stay with the first one.</p>
+{/if}
 <RunLine
   label="Time of {layer.name}"
   text={(time) => `${second(time)}${near ? `, the worst reading is ${near.shown} of ${near.required}` : ''}`}
