@@ -8,6 +8,7 @@ import pytest
 from garnetfern.core.colour.contrast import contrast, luminance_of
 from garnetfern.core.css import Urls, emit_page, emit_rule
 from garnetfern.core.css.stop import GROUND, INK, stop_markup
+from garnetfern.service.views.every_situation import page_met
 from tests.conftest import jpeg
 from tests.sites import document, with_picture
 
@@ -84,3 +85,12 @@ def test_the_control_is_named_in_the_page_s_language_or_in_english_which_is_said
 
 def test_the_control_can_be_made_out_over_everything():
     assert contrast(luminance_of(INK), luminance_of(GROUND)) >= 3
+
+
+def test_while_pictures_are_missing_only_gradients_take_their_turns():
+    file = with_picture(document(turns(picture(1), LIGHT)), jpeg())
+    page = page_met(file.site, file.site.pages[0], "phone:missing")
+    css = emit_page(file.site, page, FONTS, Urls()).css
+    assert "pictures/" not in css
+    assert "#f0f0e0" in css
+    assert frames(css, "gf-turn-member-2")[:3] == [(0.0, "opacity: 0"), (33.333333, "opacity: 0"), (50.0, "opacity: 1")]

@@ -23,8 +23,9 @@ from tests.sites import HEADING, colour_layer, document, image_layer, with_pictu
 
 MORE = int(os.environ.get("GARNETFERN_MORE", "1"))
 EDITS = TypeAdapter(Edit)
-MODELS = EDITS.json_schema()["$defs"]
-KINDS = sorted(n for n, m in MODELS.items() if "kind" in m.get("properties", {}) and "const" in m["properties"]["kind"])
+SCHEMA = EDITS.json_schema()
+MODELS = SCHEMA["$defs"]
+KINDS = sorted(path.rsplit("/", 1)[-1] for path in SCHEMA["discriminator"]["mapping"].values())
 WORDS = st.sampled_from(["", "x", "Fern", "a" * 300, "</style>", "phone", "banner", "\u202e", "12px", "#123456"])
 VALUES = st.one_of(
     st.none(), st.booleans(), st.integers(-5, 5000), st.floats(-2, 50), WORDS, st.just({}), st.just([]),

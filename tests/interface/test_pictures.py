@@ -100,7 +100,7 @@ def test_a_picture_is_replaced_everywhere_and_stays_while_it_is_used(bench: Page
     bench.get_by_role("button", name="Shelf").click()
     bench.get_by_role("button", name="Glasshouse at dawn.jpg").click()
     bench.get_by_role("button", name="Take it off the shelf").click()
-    expect(bench.get_by_role("alert")).to_contain_text("is used in 1 places and stays")
+    expect(bench.get_by_role("alert")).to_contain_text("is used in 2 places and stays")
     bench.get_by_label("Replace with").select_option(label="Fern, close.jpg")
     bench.get_by_role("button", name="Replace", exact=True).click()
     bench.get_by_role("button", name="Glasshouse at dawn.jpg").click()

@@ -266,7 +266,7 @@ def test_a_picture_is_no_overlay():
 
 
 def test_colours_are_offered_out_of_the_pictures_behind_an_area(demo):
-    from tests.service.test_edits import Looked
+    from tests.service.conftest import Looked
 
     page = demo.site.pages[0]
     looks = Looked(demo.pictures)

@@ -107,8 +107,7 @@ def visits_of(site: Site) -> tuple[Visits, ...]:
 
 
 def _without_pictures(backdrop: Backdrop) -> Backdrop:
-    layers = tuple(x.model_copy(update={"visible": False, "screens": {}}) if x.assets() else x for x in backdrop.layers)
-    return backdrop.model_copy(update={"layers": layers})
+    return backdrop.model_copy(update={"layers": tuple(layer.bare() for layer in backdrop.layers)})
 
 
 def page_met(site: Site, page: Page, situation_id: str) -> Page:

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Reading, Screen } from '../api/types';
   import { ScreenDrag } from './drag';
-  import { dragOf } from '../layers/drag';
+  import { dragOf, heldOf } from '../layers/drag';
   import { apply, elementOf, idsAt } from './frame';
   import { isSequence, memberAt } from '../layers/members';
   import { hold } from './moving';
@@ -34,7 +34,7 @@
   /** Whether a reading is of those members that the screen shows now. */
   const there = (reading: Reading) =>
     members.every(({ layer, now }) => now === memberAt(layer, reading.phases[layer.id] ?? 0));
-  const grab = $derived(dragOf(selection.layer) !== undefined);
+  const grab = $derived(dragOf(heldOf(bench)) !== undefined);
 
   function listen(inner: Document): void {
     const drag = new ScreenDrag(bench, screen);

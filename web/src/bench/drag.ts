@@ -1,10 +1,10 @@
 import type { Layer, Screen } from '../api/types';
-import { dragOf, type LayerDrag, type Parts, type Pull } from '../layers/drag';
+import { dragOf, heldOf, type LayerDrag, type Parts, type Pull } from '../layers/drag';
 import type { Change } from '../state/target';
 
 const START = 4;
 
-/** A drag in place on a screen: what it does to the chosen layer is said by the layer's kind. */
+/** A drag in place on a screen: what it does to what is held is said by the layer's kind. */
 export class ScreenDrag {
   private grabbed: { layer: Layer; kind: LayerDrag; from: [number, number] } | null = null;
   private pulled: ((pull: Pull) => Change | null) | null = null;
@@ -23,7 +23,8 @@ export class ScreenDrag {
   }
 
   down(event: PointerEvent): void {
-    const { layer, scope } = this.parts.selection;
+    const { scope } = this.parts.selection;
+    const layer = heldOf(this.parts);
     const kind = dragOf(layer);
     if (event.button !== 0 || !layer || !kind) return;
     void this.parts.edits.settle();

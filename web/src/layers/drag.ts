@@ -1,9 +1,10 @@
 import type { Layer, Screen } from '../api/types';
 import type { Bench } from '../state/bench';
 import type { Change, Target } from '../state/target';
+import { isSequence, memberAt } from './members';
 
 /** What a drag reads and writes. */
-export type Parts = Pick<Bench, 'doc' | 'edits' | 'selection' | 'findings'>;
+export type Parts = Pick<Bench, 'doc' | 'edits' | 'selection' | 'findings' | 'movement'>;
 
 /** What was grabbed stays what is moved: the layer as it was, where it lies in the document, and for which screen. */
 export type Grabbed<L extends Layer = Layer> = {
@@ -26,6 +27,13 @@ export type LayerDrag<L extends Layer = Layer> = {
 };
 
 const modules = import.meta.glob<LayerDrag>('./kinds/*/drag.ts', { eager: true, import: 'default' });
+
+/** What of the chosen layer a drag would move: the layer, or its chosen member while that is there alone. */
+export function heldOf({ selection, movement }: Pick<Parts, 'selection' | 'movement'>): Layer | null {
+  const { layer, member } = selection;
+  if (!isSequence(layer)) return layer;
+  return member && memberAt(layer, movement.timeOf(layer.id)) === member.layer.id ? member.layer : null;
+}
 
 /** What a drag does to a layer; nothing where its kind has no word about it. */
 export function dragOf(layer: Layer | null | undefined): LayerDrag | undefined {

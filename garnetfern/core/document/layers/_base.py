@@ -137,6 +137,10 @@ class LayerBase(Model):
         """What visitors may choose of it to be shown, by id and name; nothing where they cannot."""
         return ()
 
+    def bare(self) -> "LayerBase":
+        """The layer while none of its pictures has come."""
+        return self
+
     def stilled(self) -> Self:
         """The layer as it is for visitors who ask that nothing move."""
         return self

@@ -87,6 +87,10 @@ class ImageLayer(LayerBase):
         """Itself."""
         return (self,)
 
+    def bare(self) -> "ImageLayer":
+        """Nothing is to be seen of it."""
+        return self.model_copy(update={"visible": False, "screens": {}})
+
     def as_member(self, name: str) -> "ImageLayer":
         """As strong as those it takes turns with; it moves with the page, and is there on every screen."""
         screens = {s: e.model_copy(update={"visible": None}) for s, e in self.screens.items()}

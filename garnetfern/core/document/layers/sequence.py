@@ -173,6 +173,16 @@ class SequenceLayer(LayerBase):
         there = self.choosable and self.visible and len(self.members) > 1
         return tuple((layer.id, layer.name) for layer in self._layers()) if there else ()
 
+    def bare(self) -> "SequenceLayer":
+        """In a picture's turn nothing is there."""
+        nothing = Gradient.model_validate({"stops": [{"colour": "#00000000"}, {"colour": "#00000000"}]})
+
+        def emptied(layer: LayerBase) -> LayerBase:
+            gone = GradientLayer(id=layer.id, name=layer.name, gradient=nothing)
+            return gone if layer.pictures() else layer
+
+        return self._with(emptied)
+
     def stilled(self) -> "SequenceLayer":
         """The first member alone."""
         return self.model_copy(update={"members": self.members[:1], "begins": "first"})

@@ -3,6 +3,7 @@
   import type { SequenceLayer } from '../../../api/types';
   import NumberField from '../../../parts/NumberField.svelte';
   import { whole } from '../../../parts/whole';
+  import Scope from '../../../parts/Scope.svelte';
   import Tabs from '../../../parts/Tabs.svelte';
   import { useBench } from '../../../state/context';
   import { layerEditor } from '../../change';
@@ -46,6 +47,7 @@
   <div class="flex items-center gap-3 pb-1">
     <button type="button" class="quiet act px-0" onclick={() => (inside = false)}>Back to the turns</button>
     <b class="truncate">{member.name}</b>
+    {#if 'screens' in member}<Scope differs={Object.keys(member.screens ?? {})} />{/if}
   </div>
   {#key member.id}<Own layer={member} member />{/key}
 {:else}
