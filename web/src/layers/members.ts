@@ -56,4 +56,5 @@ export function memberAt(layer: SequenceLayer, time: number): string | null {
   return turn?.id ?? null;
 }
 
-export const second = (time: number): string => `${time.toFixed(time < 10 ? 1 : 0).replace(/\.0$/, '')} s`;
+/** A time in s, as exactly as it can be set. */
+export const second = (time: number): string => `${Math.round(time * 10) / 10} s`;
