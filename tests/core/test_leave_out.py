@@ -4,10 +4,13 @@ import re
 
 import pytest
 
+from garnetfern.core.document import SequenceLayer
 from garnetfern.core.remedy.remedy import Remedy
 from tests.sites import document
 
 from .test_remedies import found_for, headline, turns
+
+LEFT = ((0, "first"), (2, "third"), (3, "fourth"), (4, "fifth"), (5, "sixth"))
 
 
 def test_the_hard_one_is_left_out_and_what_is_kept_says_so():
@@ -31,3 +34,9 @@ def test_where_leaving_one_out_does_not_suffice_it_makes_do_with_less_overlay():
 def test_pictures_that_are_to_be_left_alone_take_their_turns():
     plain = document(turns("#101820", "#e0e0d0"), blocks=[headline(keep=["picture"])])
     assert found_for(plain)[1].of_kind("leave_out") == []
+
+
+def test_what_would_flash_without_one_is_not_proposed():
+    short = [{**m, "stay": 9 if n == 1 else 0.1} for n, m in enumerate(turns(*["#101820"] * 6)["members"])]
+    layer = SequenceLayer.model_validate({**turns("#101820"), "members": short, "change": 0})
+    assert [name for name, _ in layer.shortened()] == [f"Turn {n}, the {w} of Turns" for n, w in LEFT]

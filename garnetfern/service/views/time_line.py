@@ -67,7 +67,7 @@ def _sentence(points: list[TimePoint], phases: list[TimePhase], site: Site) -> s
     said = when["name"]
     figures = f"{floored(worst.ratio)} of {worst.required:g}"
     if worst.quotient >= 1:
-        return f"Readable at every moment: {figures} at the least ({said}, {screen})."
+        return f"Readable at every moment: {figures} at the least."
     everywhere = "At every moment; worst: " if all(p.quotient < 1 for p in points) else ""
     return f"{everywhere}{figures}, short: {said}, {screen}."
 

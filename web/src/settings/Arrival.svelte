@@ -2,7 +2,7 @@
   /** How words arrive when they first come into sight: once, and not for those who ask for less motion. */
   import type { Block, Entrance } from '../api/types';
   import Choice from '../parts/Choice.svelte';
-  import NumberField from '../parts/NumberField.svelte';
+  import SecondsField from '../parts/SecondsField.svelte';
   import { editorOf } from '../state/editor';
   import { useBench } from '../state/context';
   import { put } from '../state/target';
@@ -48,43 +48,29 @@
   <Choice label="Arrive" value={entrance?.way ?? 'none'} options={WAYS} choose={(way) => void choose(way)} />
   {#if entrance}
     <div class="flex flex-wrap items-center gap-x-2 gap-y-1 text-small">
-      <span class="muted">takes</span>
-      <NumberField
+      <SecondsField
+        said="takes"
         label="How long it takes"
-        hideLabel
         value={entrance.duration ?? 0.7}
-        unit="s"
         least={0.1}
         most={4}
-        step={0.1}
-        width="62px"
         keep={(duration) => to.keep(set({ duration }), `Arrives in ${duration} s`)}
       />
-      <span class="muted">begins after</span>
-      <NumberField
+      <SecondsField
+        said="begins after"
         label="How long it waits"
-        hideLabel
         value={entrance.delay ?? 0}
-        unit="s"
-        least={0}
         most={10}
-        step={0.1}
-        width="62px"
         keep={(delay) => to.keep(set({ delay }), `Arrives after ${delay} s`)}
       />
       <button type="button" class="quiet act" onclick={() => movement.arrive()}>See it</button>
     </div>
     <div class="flex flex-wrap items-center gap-x-2 gap-y-1 text-small">
-      <span class="muted">each block of the column later than the last by</span>
-      <NumberField
+      <SecondsField
+        said="each block of the column later than the last by"
         label="How much later each block of the column that arrives begins"
-        hideLabel
         value={stagger}
-        unit="s"
-        least={0}
         most={3}
-        step={0.1}
-        width="62px"
         keep={oneByOne}
       />
     </div>

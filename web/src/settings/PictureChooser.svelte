@@ -1,6 +1,7 @@
 <script lang="ts">
   /** The site's pictures, one click each, and the way in for a new one. */
   import type { Asset, ImageLayer } from '../api/types';
+  import Thumbs from '../parts/Thumbs.svelte';
   import { useBench } from '../state/context';
 
   let { layer = null }: { layer?: ImageLayer | null } = $props();
@@ -26,17 +27,7 @@
 </script>
 
 <div class="flex flex-wrap gap-1.5" role="group" aria-label="Pictures">
-  {#each assets as asset (asset.id)}
-    <button
-      type="button"
-      class="thumb"
-      aria-label={asset.name}
-      aria-pressed={asset.id === layer?.asset}
-      title={asset.name}
-      style:background-image="url(/thumbs/{asset.hash.slice(0, 10)})"
-      onclick={() => choose(asset)}
-    ></button>
-  {/each}
+  <Thumbs {assets} chosen={layer?.asset ?? null} {choose} />
   {#if more > 0}<span class="muted self-center text-small">{more} more on the shelf</span>{/if}
   <label class="bring">
     Bring a picture
@@ -52,19 +43,6 @@
 </div>
 
 <style>
-  .thumb {
-    width: 42px;
-    height: 28px;
-    background-size: cover;
-    background-position: center;
-    border: 1px solid var(--color-base-300);
-    cursor: pointer;
-  }
-  .thumb[aria-pressed='true'] {
-    box-shadow:
-      0 0 0 1px var(--color-base-100),
-      0 0 0 3px var(--color-primary);
-  }
   .bring {
     display: inline-flex;
     align-items: center;

@@ -1,9 +1,10 @@
 """Several pictures or gradients in turn."""
 
 from collections.abc import Callable, Iterator
+from contextlib import suppress
 from typing import Annotated, Literal
 
-from pydantic import Field, model_validator
+from pydantic import Field, ValidationError, model_validator
 
 from ..base import Model
 from ..gradient import Gradient
@@ -153,20 +154,18 @@ class SequenceLayer(LayerBase):
 
     def with_turns(self, more: tuple[LayerBase, ...]) -> "SequenceLayer":
         """More members, at the end."""
-        plain = [{"layer": layer.model_dump()} for layer in more]
-        members = (*self.members, *(Member.model_validate(one) for one in plain))
-        return SequenceLayer.model_validate({**self.model_dump(), "members": [m.model_dump() for m in members]})
+        members = [*self.model_dump()["members"], *({"layer": layer.model_dump()} for layer in more)]
+        return SequenceLayer.model_validate({**self.model_dump(), "members": members})
 
     def shortened(self) -> tuple[tuple[str, LayerBase], ...]:
-        """Every member, where another is left."""
-        if len(self.members) < 2:
-            return ()
-        return tuple(
-            (f"{m.layer.name}, the {numbered(n)} of {self.name}", self._without(n)) for n, m in enumerate(self.members)
-        )
-
-    def _without(self, number: int) -> "SequenceLayer":
-        return self.model_copy(update={"members": (*self.members[:number], *self.members[number + 1 :])})
+        """Every member without which the others can take turns as they do: they must not flash then."""
+        found = []
+        for n, member in enumerate(self.members if len(self.members) > 1 else ()):
+            with suppress(ValidationError):
+                members = [m.model_dump() for m in (*self.members[:n], *self.members[n + 1 :])]
+                left = SequenceLayer.model_validate({**self.model_dump(), "members": members})
+                found.append((f"{member.layer.name}, the {numbered(n)} of {self.name}", left))
+        return tuple(found)
 
     def picks(self) -> tuple[tuple[str, str], ...]:
         """Its members, where that is wished."""

@@ -2,6 +2,7 @@
   /** Who takes turns, in their order: dragged to another place, taken out, added from the shelf. */
   import type { Member, SequenceLayer } from '../../../api/types';
   import { at } from '../../../api/patch';
+  import Thumbs from '../../../parts/Thumbs.svelte';
   import { pull } from '../../../parts/pull';
   import { useBench } from '../../../state/context';
   import { pathOf, type Change } from '../../../state/target';
@@ -144,16 +145,8 @@
 </div>
 {#if adding}
   <div class="flex flex-wrap gap-1.5" role="group" aria-label="Pictures of the shelf">
-    {#each others as asset (asset.id)}
-      <button
-        type="button"
-        class="thumb"
-        aria-label="Add {asset.name}"
-        title={asset.name}
-        style:background-image="url(/thumbs/{asset.hash.slice(0, 10)})"
-        onclick={() => add([asset.id])}
-      ></button>
-    {:else}<p class="muted">The shelf is empty; drop a picture on this window.</p>{/each}
+    <Thumbs assets={others} verb="Add " choose={(asset) => add([asset.id])} />
+    {#if others.length === 0}<p class="muted">The shelf is empty; drop a picture on this window.</p>{/if}
   </div>
 {/if}
 
@@ -184,13 +177,5 @@
     box-shadow:
       0 0 0 2px var(--color-base-100),
       0 0 0 4px var(--color-primary);
-  }
-  .thumb {
-    width: 42px;
-    height: 28px;
-    background-size: cover;
-    background-position: center;
-    border: 1px solid var(--color-base-300);
-    cursor: pointer;
   }
 </style>

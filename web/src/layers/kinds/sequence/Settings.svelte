@@ -1,7 +1,7 @@
 <script lang="ts">
   /** Members in turn: when each is there, how they change, who belongs to them, and the settings of one. */
   import type { SequenceLayer } from '../../../api/types';
-  import NumberField from '../../../parts/NumberField.svelte';
+  import SecondsField from '../../../parts/SecondsField.svelte';
   import { whole } from '../../../parts/whole';
   import Scope from '../../../parts/Scope.svelte';
   import Tabs from '../../../parts/Tabs.svelte';
@@ -57,28 +57,20 @@
         {#if layer.members.length > 1}
           <TimeLine {layer} />
           <div class="flex flex-wrap items-center gap-x-2 gap-y-1 text-small">
-            <span class="muted">{alike ? 'stays' : 'most stay'}</span>
-            <NumberField
+            <SecondsField
+              said={alike ? 'stays' : 'most stay'}
               label="Each stays"
-              hideLabel
               value={stay}
-              unit="s"
-              least={0}
               most={600}
               step={0.5}
-              width="56px"
               keep={stayAll}
             />
-            <span class="muted">change</span>
-            <NumberField
+            <SecondsField
+              said="change"
               label="A change takes"
-              hideLabel
               value={layer.change ?? 1.5}
-              unit="s"
-              least={0}
               most={60}
               step={0.25}
-              width="56px"
               keep={(value) =>
                 to.keep({ change: value }, value === 0 ? 'Cuts' : `A change takes ${second(value)}`)}
             />

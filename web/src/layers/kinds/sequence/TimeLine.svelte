@@ -121,7 +121,7 @@
   text={(time) => `${second(time)}${near ? `, the worst reading is ${near.shown} of ${near.required}` : ''}`}
   from={0}
   to={scale}
-  high={56}
+  high={44}
   step={STEP}
   {points}
   regions={times.turns.map((t, n) => ({ id: t.id, name: `${n + 1}`, from: t.start, to: t.start + t.stay }))}
@@ -179,13 +179,14 @@
 </RunLine>
 
 <style>
+  /* the grips have a row of their own, so that none lies over a short turn */
   .strip {
     position: relative;
-    height: 34px;
+    height: 50px;
   }
   .turn {
     position: absolute;
-    inset-block: 2px;
+    inset-block: 2px 24px;
     cursor: pointer;
     box-shadow: inset 0 0 0 1px color-mix(in oklab, var(--color-base-content) 30%, transparent);
   }
@@ -197,7 +198,7 @@
   }
   .change {
     position: absolute;
-    inset-block: 2px;
+    inset-block: 2px 24px;
     pointer-events: none;
     background: linear-gradient(
       to bottom right,
@@ -207,8 +208,7 @@
   }
   .grip {
     position: absolute;
-    inset-block: 0;
-    z-index: 2;
+    inset-block: 26px 0;
     width: 24px;
     margin-left: -12px;
     cursor: col-resize;
@@ -216,8 +216,8 @@
   .grip::before {
     content: '';
     position: absolute;
-    inset: 6px 10px;
-    background: var(--color-base-100);
-    outline: 1px solid var(--color-base-content);
+    inset: 0 7px 8px;
+    background: var(--color-base-content);
+    clip-path: polygon(50% 0, 100% 45%, 100% 100%, 0 100%, 0 45%);
   }
 </style>
