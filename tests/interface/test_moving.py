@@ -71,6 +71,8 @@ def test_borders_time_the_turns_and_members_are_moved_left_out_and_brought_back(
     expect(members).to_have_count(3)
     # the settings of one, and one alone again
     bench.get_by_role("button", name=re.compile("^Set Misted panes")).click()
+    # what the document would refuse of a member is not offered
+    expect(bench.get_by_label("When the page scrolls")).to_have_count(0)
     bench.get_by_text("Whole", exact=True).click()
     expect(frame(bench, "phone").locator(".gf-turns > .gf-layer").nth(0)).to_have_css("background-size", "contain")
     bench.get_by_role("button", name="Back to the turns").click()

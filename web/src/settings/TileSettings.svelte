@@ -6,7 +6,8 @@
   import NumberField from '../parts/NumberField.svelte';
   import { editorOf } from '../state/editor';
 
-  let { layer }: { layer: ImageLayer } = $props();
+  /** `member`: it takes turns with others, and moves with the page as they do. */
+  let { layer, member = false }: { layer: ImageLayer; member?: boolean } = $props();
 
   type Style = NonNullable<ImageLayer['repeat']>[0];
   const STYLES: { value: Style; name: string; note: string }[] = [
@@ -45,28 +46,30 @@
     </select>
   {/each}
 </div>
-<div class="flex items-center gap-2">
-  <span class="muted w-11 shrink-0 text-small">Scroll</span>
-  <select
-    class="field min-w-0 flex-1 text-small"
-    aria-label="When the page scrolls"
-    value={layer.attachment ?? 'scroll'}
-    onchange={(e) =>
-      void to.keep({ attachment: e.currentTarget.value }, `${layer.name}: ${e.currentTarget.value}`)}
-  >
-    {#each MOVES as { value, name } (value)}<option {value}>{name}</option>{/each}
-  </select>
-  {#if layer.attachment === 'slower'}
-    <NumberField
-      label="Times the page's speed"
-      hideLabel
-      width="76px"
-      value={layer.rate ?? 0.5}
-      unit="×"
-      {...within(RANGES.ImageLayer.rate)}
-      step={0.05}
-      show={(rate) => to.show({ rate })}
-      keep={(rate) => to.keep({ rate }, `${layer.name} at ${rate} times the speed`)}
-    />
-  {/if}
-</div>
+{#if !member}
+  <div class="flex items-center gap-2">
+    <span class="muted w-11 shrink-0 text-small">Scroll</span>
+    <select
+      class="field min-w-0 flex-1 text-small"
+      aria-label="When the page scrolls"
+      value={layer.attachment ?? 'scroll'}
+      onchange={(e) =>
+        void to.keep({ attachment: e.currentTarget.value }, `${layer.name}: ${e.currentTarget.value}`)}
+    >
+      {#each MOVES as { value, name } (value)}<option {value}>{name}</option>{/each}
+    </select>
+    {#if layer.attachment === 'slower'}
+      <NumberField
+        label="Times the page's speed"
+        hideLabel
+        width="76px"
+        value={layer.rate ?? 0.5}
+        unit="×"
+        {...within(RANGES.ImageLayer.rate)}
+        step={0.05}
+        show={(rate) => to.show({ rate })}
+        keep={(rate) => to.keep({ rate }, `${layer.name} at ${rate} times the speed`)}
+      />
+    {/if}
+  </div>
+{/if}

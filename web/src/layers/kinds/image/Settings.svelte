@@ -128,7 +128,7 @@
             </div>
           {/if}
           <PlaceSettings {layer} {own} {show} {keep} />
-          <TileSettings {layer} />
+          <TileSettings {layer} {member} />
         {:else}
           {#if !member}
             <LayerStrength {layer} ink="#8a8378" />
