@@ -9,7 +9,7 @@ from typing import Annotated, Any
 
 from fastapi import APIRouter, FastAPI, HTTPException, Query
 from fastapi.concurrency import run_in_threadpool
-from fastapi.responses import HTMLResponse, Response
+from fastapi.responses import FileResponse, HTMLResponse, Response
 from fastapi.staticfiles import StaticFiles
 from starlette.middleware.gzip import DEFAULT_EXCLUDED_CONTENT_TYPES, GZipMiddleware
 
@@ -18,6 +18,7 @@ from ..core.cache import Cache
 from ..core.css import EmittedPage, EmittedRule
 from ..core.css.escape import style_text
 from ..core.document import pointed_at, stilled
+from ..core.limits import FILM_SECONDS
 from ..fonts import FOLDER as FONTS
 from ..service.views.build_up import BuildUp, BuildUpView
 from ..service.views.check import ReadingsView, check_page, verdict
@@ -38,7 +39,10 @@ from .remedy_routes import remedy_routes
 from .versions import Have, Versions, Window
 
 WEB = Path(__file__).resolve().parent.parent / "web"
-PICTURE_NAME = re.compile(r"[a-z0-9-]*?-(\d{1,5})-([0-9a-f]{10})(?:-c(\d{1,5}-\d{1,5}-\d{1,5}-\d{1,5}))?\.webp")
+PICTURE_NAME = re.compile(
+    r"[a-z0-9-]*?-(\d{1,5})-([0-9a-f]{10})(?:-c(\d{1,5}-\d{1,5}-\d{1,5}-\d{1,5}))?(?:-t(\d{1,3}(?:\.\d{1,3})?))?\.webp"
+)
+FILM_NAME = re.compile(r"[a-z0-9-]*?-\d{1,5}-([0-9a-f]{10})\.(?:av1|h264)\.mp4")
 LIVE_STYLE = "html { scrollbar-width: none; }"
 
 
@@ -158,9 +162,19 @@ def visitor_routes(studio: Studio) -> APIRouter:
         styles = "".join(f"<style id={name}>{style_text(text)}</style>" for name, text in texts.items())
         return HTMLResponse(emitted.html(styles), headers={**FRESH, "content-security-policy": LIVE})
 
+    @routes.get("/films/{name}")
+    def film(name: str) -> FileResponse:
+        match = FILM_NAME.fullmatch(name)
+        path = studio.fitted.whole_path(match[1]) if match else None
+        if path is None:
+            raise HTTPException(404, "There is no such file of a film.")
+        return FileResponse(path, media_type="video/mp4", headers=FOREVER)
+
     @routes.get("/thumbs/{hash_}")
-    def thumb(hash_: str, large: str | None = None) -> Response:
-        data = studio.thumb_data(hash_, 360 if large is None else 1200)
+    def thumb(
+        hash_: str, large: str | None = None, at: Annotated[float, Query(ge=0, le=FILM_SECONDS)] = 0.0
+    ) -> Response:
+        data = studio.thumb_data(hash_, 360 if large is None else 1200, at)
         return Response(data, media_type="image/webp", headers=FOREVER)
 
     @routes.get("/pictures/{name}")
@@ -169,7 +183,8 @@ def visitor_routes(studio: Studio) -> APIRouter:
         if not match:
             raise HTTPException(404, "There is no such picture.")
         part = tuple(map(int, match[3].split("-"))) if match[3] else None
-        data = studio.rendition_data(match[2], int(match[1]), part)  # type: ignore[arg-type]
+        at = float(match[4]) if match[4] else 0.0
+        data = studio.rendition_data(match[2], int(match[1]), part, at)  # type: ignore[arg-type]
         return Response(data, media_type="image/webp", headers=FOREVER)
 
     return routes
@@ -194,7 +209,7 @@ def create_app(data: Path, door: Door = LOOPBACK, cache: Cache | None = None) ->
 
     @asynccontextmanager
     async def lifespan(_: FastAPI) -> AsyncIterator[None]:
-        studio.worker.start()
+        await run_in_threadpool(studio.begin)
         yield
         await run_in_threadpool(studio.close)
 

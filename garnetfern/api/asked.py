@@ -115,4 +115,6 @@ class AskedCrop(AskedSlot):
 class AskedWork(BaseModel):
     """Work to be put on the list."""
 
-    kind: Literal["fit"] = Field(description="fit: encode the site's pictures to its budget")
+    kind: Literal["fit", "film"] = Field(
+        description="fit: encode the site's pictures to its budget; film: its films, as soon as they are laid"
+    )

@@ -7,7 +7,7 @@ from fastapi import APIRouter, Query, Request
 from fastapi.concurrency import run_in_threadpool
 from fastapi.responses import Response, StreamingResponse
 
-from ..core.limits import PICTURE, SITE_FILE
+from ..core.limits import SITE_FILE
 from ..core.telling import Told
 from ..service.runtime.told import told_lines
 from ..service.workspace.studio import Studio
@@ -16,7 +16,7 @@ from . import asked as a
 from . import models as m
 from .answers import download, problem_of, taken
 from .lines import found_line, streamed
-from .uploads import read_body
+from .uploads import read_body, taken_in
 
 SiteName = Annotated[str, Query(max_length=120)]
 
@@ -27,8 +27,7 @@ def file_routes(studio: Studio) -> APIRouter:
 
     @api.post("/pictures", response_model=m.Picked)
     async def add_picture(request: Request, name: Annotated[str, Query(min_length=1, max_length=300)]) -> Any:
-        data = await read_body(request, PICTURE, name[:80])
-        asset, healed = await run_in_threadpool(studio.take_picture, data, name)
+        asset, healed = await taken_in(request, studio, name)
         return {"asset": asset, "healed": healed}
 
     @api.get("/copies", response_model=list[Copy])

@@ -106,7 +106,7 @@ def shelf_routes(studio: Studio) -> APIRouter:
     @api.get("/slot-file", response_class=Response)
     def slot_file(slot: str, asset: str, kind: Annotated[Literal["jpeg", "png"], Query()] = "jpeg") -> Response:
         site = studio.site()
-        data, name = cut_file(studio.room, studio.pictures.original, site, slot, asset, kind)
+        data, name = cut_file(studio.room, studio.source, site, slot, asset, kind)
         return download(data, name, f"image/{kind}")
 
     return api

@@ -29,6 +29,16 @@ PICTURE_SIDE = 16_383
 PICTURE_PIXELS = 80_000_000
 PROFILE = 4 * MB
 
+# films
+FILM = 200 * MB
+FILM_SIDE = 4_096
+FILM_SECONDS = 600
+FILM_PART = 60
+"""The longest part of a film that is shown, s."""
+FILM_RATE = 240
+"""Pictures in a second."""
+FILM_FRAMES = 150_000
+
 # drawings (SVG)
 SVG = 4 * MB
 SVG_SIDE = 8_000
@@ -58,6 +68,10 @@ ROOM_MEMORY = 3_000 * MB
 ROOM_UPLOAD_SECONDS = 20.0
 ROOM_SECONDS = 60.0
 """For work on what was taken already: a little time must not turn away what was welcome before."""
+ROOM_FILM_SECONDS = 45.0
+"""For a film to be looked at when it comes in."""
+ROOM_CODING_SECONDS = 1_200.0
+"""For one file of a film to be made, in the background."""
 ROOM_FILES = 32
 
 # the door

@@ -140,10 +140,47 @@ def _welcome() -> Plain:
     }
 
 
+def _fair_morning() -> Plain:
+    heading = words(
+        "morning-title",
+        "heading",
+        "The fair begins when the mist lifts",
+        "Young Serif",
+        "clamp(34px, 4.8vw, 68px)",
+        "#fbf7ee",
+        level=1,
+        width="680px",
+        lettering={"line": 1.08},
+    )
+    line = words(
+        "morning-line",
+        "text",
+        "Stalls under the old glass from seven; the kettle is on from six.",
+        "Hanken Grotesk",
+        "20px",
+        "#fbf7ee",
+        width="28rem",
+        lettering={"weight": 500},
+    )
+    film = {"kind": "video", "id": "mist-film", "name": "Mist and sun", "asset": "mist-and-sun", "end": 6, "rate": 24}
+    shade = {"kind": "colour", "id": "morning-shade", "name": "Shade", "colour": "#0b1a14", "opacity": 0.3}
+    return {
+        "id": "morning-banner",
+        "name": "Morning banner",
+        "role": "banner",
+        "height": {"min": "70vh"},
+        "padding": {"block": "clamp(32px, 5vw, 72px)", "inline": "6vw"},
+        "content": {"width": "1240px", "stand": "end"},
+        "backdrop": {"base": "#20302a", "layers": [film, shade]},
+        "columns": [{"id": "morning-words", "gap": "16px", "blocks": [heading, line]}],
+    }
+
+
 def moving_pages(header: Plain, footer: Plain) -> list[Plain]:
     """The pages as plain JSON."""
     return [
         _page("through-the-year", "Through the year", header, _year(), footer),
         _page("evenings", "Evenings", header, _evening(), footer),
         _page("welcome", "Welcome", header, _welcome(), footer),
+        _page("fair-morning", "Fair morning", header, _fair_morning(), footer),
     ]

@@ -1,13 +1,17 @@
 """The sample site as a site file."""
 
 import hashlib
+import io
+from dataclasses import asdict
 from typing import Any
 
 from ..core.document import read_site
-from ..core.picture import examine
+from ..core.film import Reel, film_type
+from ..core.picture import Facts, examine
 from ..fonts import shipped_fonts
 from ..service.files.site_file import SiteFile
 from .fair import fair_page
+from .films import draw_film
 from .moving import moving_pages
 from .pictures import DRAWERS, draw_picture
 from .tiles import SMALL, draw_small
@@ -21,6 +25,7 @@ NAMES = {
     "reading-room": "Reading room.jpg",
     "fern-tile": "Fern tile.png",
     "fade-strip": "Fade strip.png",
+    "mist-and-sun": "Mist and sun.mp4",
 }
 SCREENS = [
     {"id": "desktop", "name": "Desktop", "width": 1440, "height": 900, "least": 1024, "most": 10000},
@@ -30,8 +35,9 @@ SCREENS = [
 
 
 def asset(asset_id: str, data: bytes) -> dict[str, Any]:
-    """The entry of a picture in the document."""
-    facts = examine(data, NAMES[asset_id])
+    """The entry of a picture or a film in the document."""
+    film = film_type(data) is not None
+    facts = Facts(**asdict(Reel(io.BytesIO(data)).examined())) if film else examine(data, NAMES[asset_id])
     return {
         "id": asset_id,
         "name": NAMES[asset_id],
@@ -41,6 +47,8 @@ def asset(asset_id: str, data: bytes) -> dict[str, Any]:
         "height": facts.height,
         "bytes": len(data),
         "alpha": facts.alpha,
+        "duration": facts.duration,
+        "rate": facts.rate,
     }
 
 
@@ -191,6 +199,7 @@ def demo_site_file() -> SiteFile:
     """The sample site with its pictures."""
     pictures = {asset_id: draw_picture(asset_id) for asset_id in DRAWERS}
     pictures |= {asset_id: draw_small(asset_id) for asset_id in SMALL}
+    pictures["mist-and-sun"] = draw_film()
     entries = [asset(asset_id, data) for asset_id, data in pictures.items()]
     site = read_site(demo_document(entries), shipped_fonts().names())
     return SiteFile(site, {entry["hash"]: pictures[entry["id"]] for entry in entries})

@@ -7,6 +7,9 @@ import subprocess
 import sys
 import threading
 import time
+from collections.abc import Callable
+from dataclasses import dataclass
+from pathlib import Path
 from typing import Any
 
 from ..core.errors import GarnetfernError
@@ -33,8 +36,22 @@ class OverrunError(Exception):
 def _environment() -> dict[str, str]:
     """As little as a worker needs."""
     kept = {name: os.environ[name] for name in ("PATH", "LANG", "LD_LIBRARY_PATH", "SYSTEMROOT") if name in os.environ}
-    single = {"OPENBLAS_NUM_THREADS": "1", "OMP_NUM_THREADS": "1"}
+    single = {"OPENBLAS_NUM_THREADS": "1", "OMP_NUM_THREADS": "1", "SVT_LOG": "1"}
     return {**kept, **single, "PYTHONPATH": os.pathsep.join(p for p in sys.path if p)}
+
+
+@dataclass(frozen=True)
+class Asked:
+    """A task with its plain data and blobs, and a file that it may read; it has so many seconds. `told` hears how far
+    it is, 0..1; what it raises ends the task."""
+
+    task: str
+    said: dict[str, Any]
+    blobs: list[bytes]
+    seconds: float
+    hurry: bool = True
+    path: Path | None = None
+    told: Callable[[float], object] = lambda _: None
 
 
 class Worker:
@@ -82,14 +99,24 @@ class Worker:
             return "died"
         return {-24: "time", -6: "memory"}.get(code, "died")
 
-    def ask(self, task: str, said: dict[str, Any], blobs: list[bytes], seconds: float) -> Message:
-        """Have a task done. Raises OverrunError; then this worker is of no more use."""
-        self.wire.settimeout(seconds)
+    def ask(self, asked: "Asked") -> Message:
+        """Have a task done. Raises OverrunError, or what `told` raises; then this worker is of no more use."""
+        until = time.monotonic() + asked.seconds
+        self.wire.settimeout(asked.seconds)
         try:
-            send(self.wire, {**said, "task": task, "seconds": seconds}, blobs)
+            said = {**asked.said, "task": asked.task, "seconds": asked.seconds}
+            if asked.path is None:
+                send(self.wire, said, asked.blobs)
+            else:
+                with asked.path.open("rb") as file:
+                    send(self.wire, said, asked.blobs, file.fileno())
         except BrokenWireError as error:
             raise OverrunError(self._cause()) from error
-        return self.hear(seconds)
+        while True:
+            answer = self.hear(max(0.01, until - time.monotonic()))
+            if "told" not in answer[0]:
+                return answer
+            asked.told(float(answer[0]["told"]))
 
     def end(self) -> None:
         """End the process, whatever it does."""
@@ -136,16 +163,16 @@ class Pool:
         if worker is not None and self._closed:
             worker.end()
 
-    def ask(self, task: str, said: dict[str, Any], blobs: list[bytes], seconds: float, hurry: bool) -> Message:
-        """Have a task done by the next free worker. Raises OverrunError or RoomError."""
-        worker = self._take(hurry)
+    def ask(self, asked: Asked) -> Message:
+        """Have a task done by the next free worker. Raises OverrunError or RoomError, or what `told` raises."""
+        worker = self._take(asked.hurry)
         kept: Worker | None = None
         try:
             if worker is not None and worker.process.poll() is not None:
                 worker.end()
                 worker = None
             worker = worker or Worker()
-            answer = worker.ask(task, said, blobs, seconds)
+            answer = worker.ask(asked)
             kept = worker
         except BaseException:
             if worker is not None:

@@ -3,6 +3,8 @@
 import atexit
 import os
 import threading
+from collections.abc import Callable
+from pathlib import Path
 from typing import Any
 
 from ..core import errors
@@ -14,7 +16,8 @@ from ..core.picture.budget import FileKind
 from ..core.picture.known import Known, from_plain, seams_from_plain
 from ..core.picture.tiles import Mending, Seams
 from ..core.resolve.sheets import Rendition
-from .pool import OverrunError, Pool
+from .films import FilmRoom
+from .pool import Asked, OverrunError, Pool
 from .wire import Message
 
 REASONS = {
@@ -44,6 +47,7 @@ class Room:
 
     def __init__(self, size: int | None = None) -> None:
         self.pool = Pool(size or max(1, (os.cpu_count() or 2) - 1))
+        self.films = FilmRoom(self._ask)
 
     def _ask(
         self,
@@ -54,9 +58,11 @@ class Room:
         seconds: float = ROOM_SECONDS,
         hurry: bool = True,
         refusal: type[GarnetfernError] = PictureError,
+        path: Path | None = None,
+        told: Callable[[float], object] = lambda _: None,
     ) -> Message:
         try:
-            answer, found = self.pool.ask(task, said, blobs, seconds, hurry)
+            answer, found = self.pool.ask(Asked(task, said, blobs, seconds, hurry, path, told))
         except OverrunError as overrun:
             reason = REASONS[overrun.why].format(seconds=seconds)
             raise refusal(f"{name} {reason}. It was not taken; nothing was changed.") from overrun

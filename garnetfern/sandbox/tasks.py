@@ -3,7 +3,7 @@
 import io
 import zipfile
 from collections.abc import Callable
-from dataclasses import asdict
+from dataclasses import asdict, replace
 from functools import lru_cache
 from typing import Any
 
@@ -18,6 +18,7 @@ from ..core.picture.slots import slot_file
 from ..core.picture.tiles import mend, seams_of
 from ..core.picture.unfold import unfold
 from ..core.resolve.sheets import Rendition
+from .film_tasks import FILM_TASKS, moving_facts, warm_films
 
 Said = dict[str, Any]
 Answer = tuple[Said, list[bytes]]
@@ -34,6 +35,8 @@ def rendition_of(said: Said) -> Rendition:
 def _examine(said: Said, blobs: list[bytes]) -> Answer:
     """Facts of a picture by decoding all of it and, where asked for, what it looks like."""
     facts, image = examined(blobs[0], said["name"])
+    if facts.type in ("gif", "webp"):
+        facts = replace(facts, **moving_facts(blobs[0], said["name"]))
     return {"facts": asdict(facts), "known": to_plain(known_of(image)) if said["look"] else None}, []
 
 
@@ -82,6 +85,7 @@ def _unfold(_: Said, blobs: list[bytes]) -> Answer:
 
 
 TASKS: dict[str, Task] = {
+    **FILM_TASKS,
     "examine": _examine,
     "known": _known,
     "rendition": _rendition,
@@ -95,6 +99,7 @@ TASKS: dict[str, Task] = {
 
 def warm() -> None:
     """Do a little of everything, so that nothing has to be opened later on."""
+    warm_films()
     Image.init()
     picture = Image.effect_noise((24, 16), 40).convert("RGB")
     for kind in ("JPEG", "PNG", "WEBP", "AVIF", "GIF"):

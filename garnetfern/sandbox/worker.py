@@ -7,16 +7,20 @@ import gc
 import os
 import socket
 import sys
+from typing import Any
 
 from . import walls
 
 
-def _carry_out(header: dict[str, object], blobs: list[bytes]) -> tuple[dict[str, object], list[bytes]]:
+def _carry_out(header: dict[str, Any], blobs: list[bytes]) -> tuple[dict[str, Any], list[bytes]]:
     from ..core.errors import GarnetfernError
     from .tasks import TASKS
+    from .wire import BrokenWireError
 
     try:
         return TASKS[str(header["task"])](header, blobs)
+    except BrokenWireError:
+        raise
     except GarnetfernError as error:
         return {"refused": type(error).__name__, "kind": error.kind, "message": error.message, "path": error.path}, []
     except MemoryError:
@@ -43,7 +47,10 @@ def main(number: int) -> None:
         while True:
             header, blobs = receive(wire)
             walls.seconds_left(float(header["seconds"]))
+            header["tell"] = lambda share: send(wire, {"told": share}, [])
             answer, found = _carry_out(header, blobs)
+            if "file" in header:
+                os.close(int(header["file"]))
             del blobs
             send(wire, answer, found)
     except BrokenWireError:

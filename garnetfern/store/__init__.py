@@ -2,6 +2,8 @@
 
 from .backup import backup, restore
 from .copies import Copy
+from .files import Incoming
+from .films import FilmStills
 from .fitted import FittedFile, FittedFiles, fitted_key
 from .folder import Folder
 from .history import History, State
@@ -15,6 +17,7 @@ from .verify import Finding, verify
 __all__ = [
     "Copy",
     "DamagedError",
+    "FilmStills",
     "Finding",
     "FittedFile",
     "FittedFiles",
@@ -22,6 +25,7 @@ __all__ = [
     "FolderError",
     "FolderLock",
     "History",
+    "Incoming",
     "JobState",
     "Jobs",
     "PictureFiles",

@@ -25,6 +25,7 @@ class FittedFile:
 def fitted_key(rendition: Rendition, kind: str, budget: int) -> str:
     """What a fitted file was made from."""
     part = "" if rendition.crop is None else "-".join(map(str, rendition.crop))
+    part += "" if rendition.at is None else f"t{rendition.at:g}"
     return f"{rendition.hash}/{rendition.width}x{rendition.height}/{part}/{kind}/{budget}"
 
 
@@ -54,6 +55,11 @@ class FittedFiles:
             return False
         return True
 
+    def whole_path(self, prefix: str) -> Path | None:
+        """Where the file lies whose hash begins so, if it is there and whole."""
+        row: Fitted | None = self._rows.get_or_none(self._rows.hash.startswith(prefix))
+        return self.path(row.hash) if row is not None and self._whole(row.hash) else None
+
     def find(self, key: str) -> FittedFile | None:
         """The file made for a key, if it is there."""
         row: Fitted | None = self._rows.get_or_none(self._rows.key == key)
@@ -63,12 +69,16 @@ class FittedFiles:
 
     def keep(self, key: str, encoded: Encoded) -> FittedFile:
         """Keep a file; the row is written after the file lies whole on disk."""
-        hash_ = hash_of(encoded.data)
-        write_whole(self.path(hash_), encoded.data)
-        row = {"hash": hash_, "quality": encoded.quality, "ssim": encoded.ssim, "bytes": len(encoded.data)}
+        return self.keep_data(key, encoded.data, encoded.fits, encoded.quality, encoded.ssim)
+
+    def keep_data(self, key: str, data: bytes, fits: bool, quality: int = 0, ssim: float = 0.0) -> FittedFile:
+        """The same of any content; a film's has no one quality."""
+        hash_ = hash_of(data)
+        write_whole(self.path(hash_), data)
+        row = {"hash": hash_, "quality": quality, "ssim": ssim, "bytes": len(data)}
         with self._db.atomic("IMMEDIATE"):
-            self._rows.insert(key=key, fits=encoded.fits, **row).on_conflict_replace().execute()
-        return FittedFile(hash_, encoded.quality, encoded.ssim, len(encoded.data), encoded.fits)
+            self._rows.insert(key=key, fits=fits, **row).on_conflict_replace().execute()
+        return FittedFile(hash_, quality, ssim, len(data), fits)
 
     def data(self, file: FittedFile) -> bytes:
         """The bytes of a kept file. Raises DamagedError where they are not what they were; it is made anew then."""

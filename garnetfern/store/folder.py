@@ -6,6 +6,7 @@ from ..core.document import migrate
 from .copies import Copies
 from .database import open_database
 from .files import sweep
+from .films import NO_FILMS, FilmOpener
 from .fitted import FittedFiles
 from .history import History
 from .jobs import Jobs
@@ -20,7 +21,7 @@ from .trouble import FolderError
 class Folder:
     """Everything that is kept. Raises FolderError where the folder cannot be opened; then nothing was touched."""
 
-    def __init__(self, path: Path, draw: Draw) -> None:
+    def __init__(self, path: Path, draw: Draw, films: FilmOpener = NO_FILMS) -> None:
         self.path = path
         try:
             check_folder(path)
@@ -33,7 +34,7 @@ class Folder:
             self.db = open_database(path / DATABASE)
             tables = Tables(self.db)
             self.history = History(tables, migrate)
-            self.pictures = PictureFiles(tables, path / "pictures", draw)
+            self.pictures = PictureFiles(tables, path / "pictures", draw, films)
             self.fitted = FittedFiles(tables, path / "fitted")
             self.jobs = Jobs(tables)
             self.copies = Copies(path / DATABASE, path / "copies")

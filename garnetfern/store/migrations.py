@@ -47,10 +47,16 @@ def _hashes_of_renditions(db: SqliteDatabase) -> None:
     db.execute_sql(f"PRAGMA application_id = {APPLICATION_ID}")
 
 
+def _films(db: SqliteDatabase) -> None:
+    db.execute_sql("ALTER TABLE picture ADD COLUMN duration REAL NOT NULL DEFAULT 0")
+    db.execute_sql("ALTER TABLE picture ADD COLUMN rate REAL NOT NULL DEFAULT 0")
+
+
 MIGRATIONS: tuple[tuple[str, Callable[[SqliteDatabase], None]], ...] = (
     ("0001 first tables", _first_tables),
     ("0002 looks, jobs and fitted files", _looks_and_jobs),
     ("0003 hashes of renditions", _hashes_of_renditions),
+    ("0004 films", _films),
 )
 """In order; each is carried out once, in one transaction with the record of it."""
 NAMES = tuple(name for name, _ in MIGRATIONS)

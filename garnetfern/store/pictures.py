@@ -15,7 +15,8 @@ from ..core.draw.sample import Picture as Pixels
 from ..core.errors import NotFoundError
 from ..core.picture import Facts, decode_rendition
 from ..core.resolve.sheets import Rendition
-from .files import sweep, write_whole
+from .files import Incoming, sweep, write_whole
+from .films import NO_FILMS, FilmOpener, FilmStills
 from .migrations import now
 from .tables import Picture, Tables
 from .trouble import DamagedError, refusal_of
@@ -32,7 +33,8 @@ def hash_of(data: bytes) -> str:
 
 def part_of(rendition: Rendition) -> str:
     """The part of the original that a rendition shows, as part of its name."""
-    return "" if rendition.crop is None else "-c" + "-".join(map(str, rendition.crop))
+    crop = "" if rendition.crop is None else "-c" + "-".join(map(str, rendition.crop))
+    return crop if rendition.at is None else f"{crop}-t{rendition.at:g}"
 
 
 class PictureFiles:
@@ -40,11 +42,12 @@ class PictureFiles:
 
     DECODED_BYTES = 400_000_000
 
-    def __init__(self, tables: Tables, folder: Path, draw: Draw) -> None:
+    def __init__(self, tables: Tables, folder: Path, draw: Draw, films: FilmOpener = NO_FILMS) -> None:
         self._tables = tables
         self._folder = folder
         self._draw = draw
-        self._decoded: OrderedDict[Rendition, Pixels] = OrderedDict()
+        self._films = FilmStills(films, self._film)
+        self._decoded: OrderedDict[tuple[str, Rendition], Pixels] = OrderedDict()
         self._lock = threading.Lock()
         self._making: dict[str, threading.Lock] = {}
         self._intact: dict[str, tuple[int, int]] = {}
@@ -67,11 +70,46 @@ class PictureFiles:
         target = self.original_path(hash_)
         if not target.exists() or hash_of(target.read_bytes()) != hash_:
             write_whole(target, data)
-        with self._tables.db.atomic("IMMEDIATE"):
-            row = {"type": facts.type, "width": facts.width, "height": facts.height, "alpha": facts.alpha, "look": look}
-            known = self._tables.picture.insert(hash=hash_, bytes=len(data), added=now(), **row)
-            known.on_conflict_ignore().execute()
+        self._enter(hash_, len(data), facts, look)
         return hash_
+
+    def keep_file(self, came: Incoming, facts: Facts, look: str = "") -> str:
+        """The same of a file that came in by parts."""
+        came.settle(self.original_path(came.hash))
+        self._enter(came.hash, came.size, facts, look)
+        return came.hash
+
+    def _enter(self, hash_: str, size: int, facts: Facts, look: str) -> None:
+        with self._tables.db.atomic("IMMEDIATE"):
+            row = {name: getattr(facts, name) for name in ("type", "width", "height", "alpha", "duration", "rate")}
+            known = self._tables.picture.insert(hash=hash_, bytes=size, added=now(), look=look, **row)
+            known.on_conflict_ignore().execute()
+
+    def incoming(self) -> Incoming:
+        """A file that comes in by parts, beside the others until it is kept."""
+        return Incoming(self._folder / "originals")
+
+    def _film(self, hash_: str) -> tuple[Path, int, int]:
+        """A whole film's file, and its size in px. Raises NotFoundError or DamagedError."""
+        row = self.find(hash_)
+        if row is None or not self.intact(hash_):
+            self.original(hash_)
+        if row is None:
+            raise NotFoundError("There is no such film.")
+        return self.original_path(hash_), row.width, row.height
+
+    def film_path(self, hash_: str) -> Path:
+        """Where a film's file lies, which is whole. Raises NotFoundError or DamagedError."""
+        return self._film(hash_)[0]
+
+    def source(self, hash_: str, at: float | None) -> bytes:
+        """What renditions are made from: the original; of a film, the picture at a moment, s."""
+        return self.original(hash_) if at is None else self._films.still(hash_, at)
+
+    def first(self, hash_: str) -> bytes:
+        """A picture's original, or a film's first moment."""
+        row = self.find(hash_)
+        return self.source(hash_, 0.0 if row is not None and row.duration else None)
 
     def original(self, hash_: str) -> bytes:
         """The original bytes. Raises NotFoundError, or DamagedError where they are not what they were."""
@@ -141,7 +179,7 @@ class PictureFiles:
             kept = self._kept(name)
             if kept is not None:
                 return kept
-            data = self._draw(self.original(rendition.hash), rendition)
+            data = self._draw(self.source(rendition.hash, rendition.at), rendition)
             self._keep_rendition(name, data)
         with self._lock:
             self._making.pop(name, None)
@@ -159,13 +197,20 @@ class PictureFiles:
 
     def pixels(self, rendition: Rendition) -> Pixels:
         """A decoded rendition."""
+        return self._at_hand(("picture", rendition), lambda: decode_rendition(self.data(rendition)))
+
+    def frame(self, rendition: Rendition) -> Pixels:
+        """A frame of a film."""
+        return self._at_hand(("frame", rendition), lambda: self._films.frame(rendition))
+
+    def _at_hand(self, key: tuple[str, Rendition], make: Callable[[], Pixels]) -> Pixels:
         with self._lock:
-            if rendition in self._decoded:
-                self._decoded.move_to_end(rendition)
-                return self._decoded[rendition]
-        found = decode_rendition(self.data(rendition))
+            if key in self._decoded:
+                self._decoded.move_to_end(key)
+                return self._decoded[key]
+        found = make()
         with self._lock:
-            self._decoded[rendition] = found
+            self._decoded[key] = found
             while sum(p.nbytes for p in self._decoded.values()) > self.DECODED_BYTES and len(self._decoded) > 1:
                 self._decoded.popitem(last=False)
         return found

@@ -31,6 +31,8 @@ class Picture(Model):
     bytes = IntegerField()
     alpha = BooleanField()
     added = TextField()
+    duration = FloatField(default=0)
+    rate = FloatField(default=0)
     look = TextField(default="")
 
 

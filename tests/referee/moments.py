@@ -26,6 +26,12 @@ SEEK = """async (seconds) => {
     // below 0 is the time before an animation begins, even where its delay is negative
     one.currentTime = seconds * 1000 + delay + (delay < 0 ? duration : 0);
   }
+  for (const film of document.querySelectorAll('.gf-layer > video')) {
+    if (film.readyState < 2) await new Promise((done) => (film.oncanplay = film.onerror = done));
+    film.pause();
+    film.currentTime = seconds % film.duration;
+    await new Promise((done) => (film.onseeked = film.onerror = done));
+  }
   const shown = [...document.querySelectorAll('.gf-layer')].map((e) => getComputedStyle(e).backgroundImage);
   const files = new Set(shown.flatMap((text) => [...text.matchAll(/url\\("([^"]+)"\\)/g)].map((found) => found[1])));
   const decoded = (file) => Object.assign(new Image(), { src: file }).decode().catch(() => {});
@@ -56,12 +62,17 @@ class Beside:
 
 
 def beside(
-    browser: Browser, file: SiteFile, times: list[float], viewport: tuple[int, int], density: int = 1
+    browser: Browser,
+    file: SiteFile,
+    times: list[float],
+    viewport: tuple[int, int],
+    density: int = 1,
+    files: dict[str, bytes] | None = None,
 ) -> Iterator[Beside]:
-    """The whole page at each time, core and browser."""
+    """The whole page at each time, core and browser; `files`: its bundle, where that is no plain one."""
     pictures = MemoryPictures(file.pictures)
     reader = Reader(shipped_fonts(), pictures)
-    opened = Opened(browser, bundle_files(file.site, reader.fonts, pictures.file, font_bytes), density)
+    opened = Opened(browser, files or bundle_files(file.site, reader.fonts, pictures.file, font_bytes), density)
     frozen(opened.at(*viewport))
     met = Met(file.site, file.site.pages[0], reader.fonts)
     try:

@@ -3,6 +3,7 @@
 from collections.abc import Callable
 
 from ..document import Site
+from ..resolve.film import Cut
 from ..resolve.fonts import FontBook
 from ..resolve.sheets import Rendition
 from ..telling import Told, silent
@@ -10,7 +11,12 @@ from .page import emit_page
 from .pictures import Emission
 from .urls import Urls, text_hash
 
-STANDARD = Urls("../pictures/", "../fonts/")
+STANDARD = Urls("../pictures/", "../fonts/", "../films/")
+
+
+def no_film(_: Cut, address: str) -> bytes:
+    """There are no files of films."""
+    raise KeyError(address)
 
 
 def bundle_files(
@@ -20,10 +26,12 @@ def bundle_files(
     font: Callable[[str], bytes],
     urls: Urls = STANDARD,
     told: Told = silent,
+    film: Callable[[Cut, str], bytes] = no_film,
 ) -> dict[str, bytes]:
     """Path in the bundle to bytes. The first page is index.html; stylesheets carry a hash of their content.
 
-    `picture` gives the bytes of a rendition at an address; `urls` are as seen from the stylesheets' folder.
+    `picture` gives the bytes of a rendition at an address, `film` those of a film's file;
+    `urls` are as seen from the stylesheets' folder.
     `told` hears which page and which picture is being made, and the share of pages that are done.
     """
     files: dict[str, bytes] = {}
@@ -35,7 +43,11 @@ def bundle_files(
         files[sheet] = css.encode()
         html = emitted.html(f'<link rel="stylesheet" href="{sheet}">')
         files["index.html" if n == 0 else f"{page.slug}.html"] = html.encode()
-        wanted = list(Emission(site, page, fonts, urls).renditions())
+        emission = Emission(site, page, fonts, urls)
+        for asset, cut in emission.films():
+            for file in urls.film(asset, cut):
+                files[file.address.removeprefix("../")] = film(cut, file.address)
+        wanted = list(emission.renditions())
         for done, (asset, rendition) in enumerate(wanted):
             told(f"{page.title}: {asset.name}", (n + done / len(wanted)) / len(site.pages))
             for file in urls.files(asset, rendition):

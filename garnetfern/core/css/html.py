@@ -11,8 +11,8 @@ from .stop import stop_markup
 TAGS = {"header": "header", "footer": "footer"}
 
 
-def _behind(backdrop: Backdrop, extra: str = "") -> str:
-    layers = layer_elements(backdrop.layers)
+def _behind(backdrop: Backdrop, emission: Emission, extra: str = "") -> str:
+    layers = layer_elements(backdrop.layers, emission)
     return f'<div class="gf-behind{extra}" aria-hidden="true">{layers}</div>\n' if layers else ""
 
 
@@ -25,14 +25,14 @@ def _heard(backdrop: Backdrop, emission: Emission) -> str:
 
 def _column_html(column: Column, emission: Emission) -> str:
     inside = "".join(f"        {block_markup(b, emission)}\n" for b in column.blocks if ever_visible(b))
-    behind = _behind(column.backdrop) + _heard(column.backdrop, emission)
+    behind = _behind(column.backdrop, emission) + _heard(column.backdrop, emission)
     behind = f"        {behind}" if behind else ""
     return f'      <div class="gf-column gf-{column.id}">\n{behind}{inside}      </div>\n'
 
 
 def _band_html(band: Band, emission: Emission, stop: str) -> str:
     tag = TAGS.get(band.role, "section")
-    behind = _behind(band.backdrop) + _heard(band.backdrop, emission)
+    behind = _behind(band.backdrop, emission) + _heard(band.backdrop, emission)
     behind = f"    {behind}" if behind else ""
     columns = "".join(_column_html(c, emission) for c in band.columns)
     content = f'    <div class="gf-content">\n{columns}    </div>\n' if columns else ""
@@ -42,10 +42,10 @@ def _band_html(band: Band, emission: Emission, stop: str) -> str:
 def page_body(page: Page, emission: Emission, control: Control | None) -> str:
     """The body's markup; everything between header and footer bands stands in one main element."""
     stop = f"    {stop_markup(emission.site.language, pickable(page))}\n" if control else ""
-    parts = [_behind(page.backdrop, " gf-behind-page"), _heard(page.backdrop, emission)]
+    parts = [_behind(page.backdrop, emission, " gf-behind-page"), _heard(page.backdrop, emission)]
     parts += [_heard(j.backdrop, emission) for j in page.joins]
     parts += [
-        f'<div class="gf-join gf-{j.id}" aria-hidden="true">{layer_elements(j.backdrop.layers)}</div>\n'
+        f'<div class="gf-join gf-{j.id}" aria-hidden="true">{layer_elements(j.backdrop.layers, emission)}</div>\n'
         for j in page.joins
     ]
     bands = [band for band in page.bands if ever_visible(band)]

@@ -11,10 +11,10 @@ from .blocks import pointed
 from .declarations import Declarations, rule
 from .escape import css_comment, css_string, css_url, html_attribute, html_text
 from .html import page_body
-from .layers import file_property, moving_css
+from .layers import file_property, moving_css, plays
 from .pictures import Emission
 from .rules import Rules, difference, over_rules, page_rules, rules_text, shares
-from .stop import stop_css
+from .stop import FILMS_STOP, stop_css
 from .urls import Urls
 
 RESET = """html {
@@ -115,6 +115,12 @@ def _over(site: Site, page: Page) -> str:
     return text
 
 
+def _plays(page: Page, emission: Emission) -> bool:
+    """Whether something moves by itself, with the files that there are."""
+    layers = (layer for area in page.areas() for layer in area.backdrop.layers)
+    return any(layer.period() is not None and ever_visible(layer) and plays(layer, emission) for layer in layers)
+
+
 WORDS: Declarations = [("margin", "0"), ("font-synthesis", "none"), ("overflow-wrap", "break-word")]
 COMMON: Rules = {
     ".gf-page": [
@@ -202,8 +208,8 @@ def emit_page(site: Site, page: Page, fonts: FontBook, urls: Urls) -> EmittedPag
     base = page_rules(site, page, fonts)
     css = RESET + rules_text(COMMON) + rules_text(base) + _rows(page)
     css += _layer_files(emission) + _exceptions(site, page, base, fonts) + _moving(page)
-    control = control_of(site, page, emission.windows)
+    control = control_of(site, page, emission.windows) if _plays(page, emission) else None
     css += _over(site, page) + (stop_css(control, pickable(page)) if control else "") + arrival_css(page)
     seen = emission.for_page()
-    body = page_body(page, seen, control)
+    body = page_body(page, seen, control) + (FILMS_STOP if control and any(emission.film_files()) else "")
     return EmittedPage(page.title, site.language, font_css(page, fonts, urls), css, body, seen.preloads())

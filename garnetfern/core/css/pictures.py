@@ -4,7 +4,8 @@ from collections.abc import Iterator
 from copy import copy
 from dataclasses import dataclass
 
-from ..document import Area, Asset, Block, ImageLayer, Page, Site
+from ..document import Area, Asset, Block, ImageLayer, Page, Site, VideoLayer, ever_visible
+from ..resolve.film import PHONE_BELOW, Cut, cut_of
 from ..resolve.fonts import FontBook
 from ..resolve.image import choose_rendition
 from ..resolve.page import Windows
@@ -12,7 +13,7 @@ from ..resolve.picture import picture_crop, picture_size
 from ..resolve.serving import ServingRange, serving_ranges
 from ..resolve.sheets import Rendition
 from .escape import css_string, css_url
-from .urls import Urls
+from .urls import File, Urls
 
 
 @dataclass(frozen=True)
@@ -55,8 +56,8 @@ class Emission:
             needed = self.windows.needed(area_id, layer, span)
             if needed is not None:
                 own, width = needed
-                once = choose_rendition(asset, own.crop, width)
-                found.append(Served(span, once, choose_rendition(asset, own.crop, 2 * width)))
+                once = choose_rendition(asset, own.crop, width, own.at)
+                found.append(Served(span, once, choose_rendition(asset, own.crop, 2 * width, own.at)))
         return _merged(found)
 
     def served_block(self, block: Block) -> list[Served]:
@@ -94,6 +95,39 @@ class Emission:
                 found.append((served.span.least, srcset, kind))
         width, height = picture_size(self.site, block)
         return found, width, height
+
+    def cuts(self, layer: VideoLayer) -> list[tuple[str, Cut]]:
+        """The files that a film is needed as, each with the viewports that get it: phones, and others."""
+        if not ever_visible(layer):
+            return []
+        asset, budget = self.site.asset(layer.asset), self.site.budget
+        others = cut_of(layer, asset, False, budget.film_desktop * 1000)
+        found = [(f"(min-width: {PHONE_BELOW}px)", others)]
+        if layer.phones == "film":
+            phone = cut_of(layer, asset, True, budget.film_phone * 1000)
+            found.append((f"(max-width: {PHONE_BELOW - 0.02}px)", phone))
+        return found
+
+    def film_sources(self, layer: VideoLayer) -> list[tuple[str, str, str]]:
+        """A film's files: for which viewports, the address, and the media type."""
+        asset = self.site.asset(layer.asset)
+        return [
+            (media, file.address, file.kind or "")
+            for media, cut in self.cuts(layer)
+            for file in self.urls.film(asset, cut)
+        ]
+
+    def film_files(self) -> Iterator[File]:
+        """The files of its films that there are."""
+        for asset, cut in self.films():
+            yield from self.urls.film(asset, cut)
+
+    def films(self) -> Iterator[tuple[Asset, Cut]]:
+        """The films of the page, in the files that they are needed as."""
+        for area in self.page.areas():
+            for layer in area.backdrop.layers:
+                for film in layer.films():
+                    yield from ((self.site.asset(film.asset), cut) for _, cut in self.cuts(film))
 
     def pictures(self) -> Iterator[tuple[str, ImageLayer]]:
         """Area ids and the pictures behind the words of the page."""

@@ -41,6 +41,17 @@ RUN_ON = {
 """What is chosen where nothing is."""
 
 
+FILMS_STOP = """<script type="module">
+const box = document.querySelector("input.gf-stop-box");
+const films = document.querySelectorAll(".gf-layer > video");
+const obey = () => films.forEach((film) => (box.checked ? film.pause() : film.play().catch(() => {})));
+box?.addEventListener("change", obey);
+if (box?.checked) obey();
+</script>
+"""
+"""A film cannot be stopped by CSS; without script it runs on, and less motion leaves it out."""
+
+
 def _picks(layer: LayerBase, run_on: str) -> str:
     """A group of radio buttons, which arrow keys walk along: what runs on first, then each that can be shown."""
     name = html_attribute(layer.id)

@@ -1,9 +1,11 @@
 """Where emitted pages find their files."""
 
 import hashlib
-from dataclasses import dataclass, replace
+from collections.abc import Mapping
+from dataclasses import dataclass, field, replace
 
 from ..document import Asset
+from ..resolve.film import Cut
 from ..resolve.sheets import Rendition
 from .escape import file_part
 
@@ -16,6 +18,7 @@ def slug_of(name: str, otherwise: str = "picture") -> str:
 def rendition_name(asset: Asset, rendition: Rendition, ending: str = "webp") -> str:
     """A file name that tells the picture, its part and its width, and changes whenever the content does."""
     part = "" if rendition.crop is None else "-c" + "-".join(map(str, rendition.crop))
+    part += "" if rendition.at is None else f"-t{rendition.at:g}"
     return f"{slug_of(asset.name)}-{rendition.width}-{rendition.hash[:10]}{part}.{ending}"
 
 
@@ -32,12 +35,19 @@ class File:
     kind: str | None = None
 
 
+FILM_KINDS = {"av1": 'video/mp4; codecs="av01.0.08M.08"', "h264": 'video/mp4; codecs="avc1.640028"'}
+"""The media types of a film's files by codec, the lightest first."""
+
+
 @dataclass(frozen=True)
 class Urls:
-    """Prefixes before the names of pictures and fonts, ending in a slash."""
+    """Prefixes before the names of pictures, fonts and films, ending in a slash, and the films that there are files of:
+    each file by its codec and the hash of its content."""
 
     pictures: str = "pictures/"
     fonts: str = "fonts/"
+    films: str = "films/"
+    coded: Mapping[Cut, tuple[tuple[str, str], ...]] = field(default_factory=dict, kw_only=True)
 
     def files(self, asset: Asset, rendition: Rendition) -> tuple[File, ...]:
         """The files of a rendition, the best first."""
@@ -45,7 +55,15 @@ class Urls:
 
     def for_page(self) -> "Urls":
         """The same addresses as seen from a page, which lies one folder above the stylesheets of a bundle."""
-        return replace(self, pictures=self.pictures.removeprefix("../"), fonts=self.fonts.removeprefix("../"))
+        folders = {name: getattr(self, name).removeprefix("../") for name in ("pictures", "fonts", "films")}
+        return replace(self, **folders)
+
+    def film(self, asset: Asset, cut: Cut) -> tuple[File, ...]:
+        """The files of a part of a film, the lightest first; none where they have not been made."""
+        return tuple(
+            File(f"{self.films}{slug_of(asset.name, 'film')}-{cut.width}-{hash_[:10]}.{codec}.mp4", FILM_KINDS[codec])
+            for codec, hash_ in self.coded.get(cut, ())
+        )
 
     def font(self, file: str) -> str:
         """The address of a font file."""

@@ -5,6 +5,7 @@ from .backdrop import Backdrop, Over, OverChange
 from .block import Align, Block, KindOfBlock, Lettering, MenuItem, Outline, TextShadow
 from .blocks import BLOCK_KINDS, BlockKind
 from .entrance import Entrance
+from .footage import Footage
 from .gradient import Gradient, Stop
 from .ids import Ids, ids_of
 from .layers import LAYER_KINDS, BlendMode, Layer, LayerBase, Phase
@@ -15,6 +16,7 @@ from .layers.image import Filter, ImageException, ImageLayer, Position
 from .layers.pattern import PatternLayer
 from .layers.sequence import Member, SequenceLayer
 from .layers.shape import ShapeLayer
+from .layers.video import VideoException, VideoLayer
 from .model import (
     Area,
     Band,
@@ -55,6 +57,7 @@ __all__ = [
     "Entrance",
     "Filter",
     "Fit",
+    "Footage",
     "Gradient",
     "GradientLayer",
     "Height",
@@ -89,6 +92,8 @@ __all__ = [
     "Slot",
     "Stop",
     "TextShadow",
+    "VideoException",
+    "VideoLayer",
     "Visits",
     "crop_of",
     "each_backdrop",

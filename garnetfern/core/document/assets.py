@@ -4,6 +4,7 @@ from typing import Literal
 
 from pydantic import Field, model_validator
 
+from ..limits import FILM_RATE, FILM_SECONDS
 from .base import Fraction, Identifier, Line, Model, Name, Wording
 
 
@@ -56,15 +57,22 @@ class Asset(Model):
     id: Identifier
     name: Name
     hash: str = Field(pattern=r"^[0-9a-f]{64}$")
-    type: Literal["jpeg", "png", "webp", "avif", "gif", "svg"]
+    type: Literal["jpeg", "png", "webp", "avif", "gif", "svg", "mp4", "mov", "webm"]
     width: int = Field(ge=1, description="px, after the camera's rotation")
     height: int = Field(ge=1, description="px, after the camera's rotation")
     bytes: int = Field(ge=1)
     alpha: bool = False
+    duration: float = Field(0, ge=0, le=FILM_SECONDS, description="of a film, s; 0: it does not move")
+    rate: float = Field(0, ge=0, le=FILM_RATE, description="of a film: pictures in a second, on the mean")
     note: Line = Field("", max_length=400, description="what was found when it came in, for the owner")
     credit: Line = Field("", max_length=300, description="whom to name for it, kept with the picture")
     parts: tuple[Part, ...] = Field((), max_length=12)
     lettering: Wording | None = None
+
+    @property
+    def moves(self) -> bool:
+        """Whether it is a film, or a picture that moves."""
+        return self.duration > 0
 
     @property
     def title(self) -> str:
@@ -83,10 +91,13 @@ class Slot(Model):
 
 
 class Budget(Model):
-    """How much a fitted picture may weigh, in kB of 1000 bytes: on viewports narrower than 600 px, and on others."""
+    """How much a fitted picture, and a film, may weigh, in kB of 1000 bytes: on viewports narrower than 600 px, and on
+    others."""
 
     phone: int = Field(180, ge=5, le=20_000)
     desktop: int = Field(350, ge=5, le=20_000)
+    film_phone: int = Field(1500, ge=50, le=100_000)
+    film_desktop: int = Field(4000, ge=50, le=100_000)
 
 
 class Fit(Model):

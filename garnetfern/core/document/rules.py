@@ -55,7 +55,8 @@ def _over_problems(backdrop: Backdrop, where: str) -> Iterator[Problem]:
 
 
 def _layer_problems(site: Site, placed: Placed) -> Iterator[Problem]:
-    assets = {a.id for a in site.assets}
+    known = {a.id: a for a in site.assets}
+    assets = set(known)
     screens = {s.id for s in site.screens}
     for backdrop, where in placed:
         yield from _over_problems(backdrop, where)
@@ -64,6 +65,7 @@ def _layer_problems(site: Site, placed: Placed) -> Iterator[Problem]:
             for asset in layer.assets():
                 if asset not in assets:
                     yield Problem("asset", f"There is no picture {asset!r} in this site.", f"{place}.asset")
+            yield from (Problem("layer", message, place) for message in layer.problems(known))
             for part in (layer, *layer.pictures()):
                 yield from _unknown_screens(getattr(part, "screens", {}), screens, place)
 

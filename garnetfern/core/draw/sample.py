@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 
 from ..cache import Cache
 from ..colour.spaces import Pixels
-from ..resolve.sheets import ImageSheet, Rendition
+from ..resolve.sheets import FilmSheet, ImageSheet, Rendition
 
 Region = tuple[int, int, int, int]
 """Left, top, width and height in whole px of the page."""
@@ -72,11 +72,33 @@ def sample(
     return blended.astype(np.uint8)
 
 
+def bilinear(picture: Picture, drawn: Pair, start: Pair, region: Region) -> Picture:
+    """The same of a film's frame, which the browser neither shrinks first nor interpolates in steps."""
+    left, top, width, height = region
+    across = (np.arange(left, left + width) + 0.5 - start[0]) * (picture.shape[1] / drawn[0]) - 0.5
+    down = (np.arange(top, top + height) + 0.5 - start[1]) * (picture.shape[0] / drawn[1]) - 0.5
+    low, high = max(0, int(down[0]) - 1), min(picture.shape[0], int(down[-1]) + 3)
+    lo, hi = max(0, int(across[0]) - 1), min(picture.shape[1], int(across[-1]) + 3)
+    near = picture[low:high, lo:hi]
+    if near.size == 0:
+        near, low, lo = picture, 0, 0
+    x = np.broadcast_to((across - lo).astype(np.float32), (height, width))
+    y = np.broadcast_to((down - low).astype(np.float32)[:, None], (height, width))
+    found = cv2.remap(
+        near, np.ascontiguousarray(x), np.ascontiguousarray(y), cv2.INTER_LINEAR, borderMode=cv2.BORDER_REPLICATE
+    )
+    return np.asarray(found, dtype=np.uint8)
+
+
 class PictureSource(Protocol):
     """Where decoded renditions come from."""
 
     def pixels(self, rendition: Rendition) -> Picture:
         """The decoded picture, sRGB, exactly as the browser gets it."""
+        ...
+
+    def frame(self, rendition: Rendition) -> Picture:
+        """A frame of a film, sRGB, as the files for visitors are made from it."""
         ...
 
 
@@ -117,3 +139,11 @@ class Sampler:
         tile = sheet.tile
         how = (sheet.rendition, (tile.width, tile.height), (tile.x, tile.y), part, sheet.period)
         return self.kept("sampled", how, lambda: self._sample(*how), part[2] * part[3])
+
+    def frame(self, sheet: FilmSheet, part: Region) -> Picture:
+        """The pixels of a film's sheet in a part of the page."""
+        place = sheet.place
+        how = ((place.width, place.height), (place.x, place.y), part)
+        return self.kept(
+            "frame", (sheet.frame, *how), lambda: bilinear(self._source.frame(sheet.frame), *how), part[2] * part[3]
+        )

@@ -12,8 +12,8 @@ from ..errors import PictureError
 from .vector import looks_like_svg, svg_facts, svg_image
 
 MAX_BYTES = limits.PICTURE
-PictureType = Literal["jpeg", "png", "webp", "avif", "gif", "svg"]
-ENDINGS: dict[PictureType, tuple[str, ...]] = {
+PictureType = Literal["jpeg", "png", "webp", "avif", "gif", "svg", "mp4", "mov", "webm"]
+ENDINGS: dict[str, tuple[str, ...]] = {
     "jpeg": (".jpg", ".jpeg", ".jpe", ".jfif"),
     "png": (".png",),
     "webp": (".webp",),
@@ -21,7 +21,7 @@ ENDINGS: dict[PictureType, tuple[str, ...]] = {
     "gif": (".gif",),
     "svg": (".svg",),
 }
-KINDS = "JPEG, PNG, WebP, AVIF, GIF and SVG pictures are taken"
+KINDS = "JPEG, PNG, WebP, AVIF, GIF and SVG pictures are taken, and MP4, MOV and WebM films"
 
 LARGEST_DRAWN = 3840
 """The widest rendition of a drawing (`resolve.image.STEPS`), px."""
@@ -30,13 +30,16 @@ Image.MAX_IMAGE_PIXELS = None  # sizes are checked from the header below, with a
 
 @dataclass(frozen=True)
 class Facts:
-    """A picture's true type, its size in px after rotation, whether it has transparency, and what was noticed."""
+    """A picture's true type, its size in px after rotation, whether it has transparency, and what was noticed; of one
+    that moves, and of a film, how long it is, s, and how many pictures it has in a second."""
 
     type: PictureType
     width: int
     height: int
     alpha: bool
     note: str
+    duration: float = 0.0
+    rate: float = 0.0
 
 
 def sniff(data: bytes) -> PictureType | None:
@@ -160,7 +163,9 @@ def _checked(data: bytes, name: str) -> tuple[PictureType, Image.Image, list[str
         image, notes = _drawn(data, name)
         return "svg", image, notes
     kind, header = _opened(data, name)
-    notes = ["It is an animation; the first picture of it is used."] if _animated(header) else []
+    notes = (
+        ["It moves: laid as a picture it shows its first moment, laid as a film it plays."] if _animated(header) else []
+    )
     if header.mode == "CMYK":
         notes.append("Its printing colours (CMYK) were converted to sRGB.")
     return kind, load(data, name), notes

@@ -16,6 +16,8 @@ picture at under half its size: below that, browsers differ in how they shrink."
 LOSSLESS_PIXELS = 512 * 512
 ANY_SIZE = ("svg",)
 """Kinds of picture that are sharp at every size."""
+MOVING_PICTURES = ("gif", "webp")
+"""Kinds of picture that may move: their first moment is the picture itself, with what is transparent in it."""
 BLUR_REACH = 3
 """A blurred picture reaches past its area by this many times its blur."""
 
@@ -26,13 +28,15 @@ def used_size(asset: Asset, crop: Crop | None) -> tuple[int, int]:
     return (part[2], part[3]) if part else (asset.width, asset.height)
 
 
-def renditions(asset: Asset, crop: Crop | None = None) -> tuple[Rendition, ...]:
-    """All renditions of a picture, narrowest first; the last has the original's size (or the widest step)."""
+def renditions(asset: Asset, crop: Crop | None = None, at: float = 0.0) -> tuple[Rendition, ...]:
+    """All renditions of a picture, narrowest first; the last has the original's size (or the widest step). `at` is the
+    moment of a film, s."""
+    moment = round(at, 3) if asset.moves and (at > 0 or asset.type not in MOVING_PICTURES) else None
     part = crop.px(asset.width, asset.height) if crop else None
     width, height = used_size(asset, crop)
     lossless = asset.type in ("png", "gif", "svg") and width * height <= LOSSLESS_PIXELS
     if lossless and asset.type not in ANY_SIZE:
-        return (Rendition(asset.hash, width, height, True, part),)
+        return (Rendition(asset.hash, width, height, True, part, moment),)
     if asset.type in ANY_SIZE:
         widths = [*(w for w in STEPS if w > width), width]
         widths.sort()
@@ -40,12 +44,12 @@ def renditions(asset: Asset, crop: Crop | None = None) -> tuple[Rendition, ...]:
         widths = [w for w in STEPS if w < width] + ([width] if width <= STEPS[-1] else [])
     sizes = [(w, max(1, round(height * w / width))) for w in widths]
     fitting = [(w, h) for w, h in sizes if h <= PICTURE_SIDE] or [(width, height)]
-    return tuple(Rendition(asset.hash, w, h, lossless, part) for w, h in fitting)
+    return tuple(Rendition(asset.hash, w, h, lossless, part, moment) for w, h in fitting)
 
 
-def choose_rendition(asset: Asset, crop: Crop | None, shown_width: float) -> Rendition:
+def choose_rendition(asset: Asset, crop: Crop | None, shown_width: float, at: float = 0.0) -> Rendition:
     """The smallest rendition that is not enlarged when drawn `shown_width` px wide, or the largest there is."""
-    options = renditions(asset, crop)
+    options = renditions(asset, crop, at)
     return next((r for r in options if r.width >= math.floor(shown_width)), options[-1])
 
 

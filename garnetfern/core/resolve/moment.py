@@ -40,6 +40,10 @@ class Moment:
         """The own time of a moving layer, s."""
         return 0.0 if self.less_motion else dict(self.phases).get(layer, self.time or 0.0)
 
+    def stands(self, layer: str) -> bool:
+        """Whether a layer that would move has not begun to, or does not."""
+        return self.less_motion or (self.time is None and layer not in dict(self.phases))
+
     def page(self, page: Page) -> Page:
         """The page as the document says that it is met at this moment."""
         if self.pointed:

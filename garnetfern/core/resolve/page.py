@@ -143,10 +143,10 @@ def _sheets(
         room = layer_room(layer, inner, viewport, scroll)
         needed = windows.needed(area.id, layer, span)
         wide = needed[1] if needed else shown_width(layer, asset, room)
-        return asset, room, choose_rendition(asset, layer.crop, wide)
+        return asset, room, choose_rendition(asset, layer.crop, wide, layer.at)
 
     inner = area.box if area.plate is None else area.plate.inner(area.box)
-    place = LayerPlace(inner.snapped(), viewport, picture, moment.time_of)
+    place = LayerPlace(inner.snapped(), viewport, picture, moment.time_of, moment.stands)
     base = [ColourSheet("base", box, parse_colour(backdrop.base))] if backdrop.base else []
     return (*base, *(resolve_layer(layer, place) for layer in backdrop.layers if layer.visible))
 

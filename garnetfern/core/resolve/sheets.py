@@ -13,7 +13,8 @@ from .box import Box
 class Rendition:
     """One size of a picture: the original's hash, the width and height in px, and the part of the original it shows.
 
-    `crop` is left, top, width and height in px of the original; None is the whole picture.
+    `crop` is left, top, width and height in px of the original; None is the whole picture. `at` is the moment of a
+    film that it shows, s; None: the original is no film.
     """
 
     hash: str
@@ -21,6 +22,7 @@ class Rendition:
     height: int
     lossless: bool = False
     crop: tuple[int, int, int, int] | None = None
+    at: float | None = None
 
 
 @dataclass(frozen=True)
@@ -116,6 +118,20 @@ class ShapeSheet(Sheet):
     svg: str
     place: Box
     outside: bool = False
+
+
+@dataclass(frozen=True)
+class FilmSheet(Sheet):
+    """A frame of a film: `frame` is its size and moment, `place` the rectangle that all of it fills, of which `box` is
+    seen. `still` is what stands there before and instead."""
+
+    frame: Rendition
+    place: Box
+    still: ImageSheet
+
+    def pictures(self) -> tuple["ImageSheet", ...]:
+        """The still: how it lies is how the film lies."""
+        return (self.still,)
 
 
 @dataclass(frozen=True)

@@ -2,9 +2,10 @@
 
 from typing import Any, Literal
 
-from ...core.document import Asset, Ids, ImageException, ImageLayer, Page, Site, with_backdrop
+from ...core.document import Asset, Ids, ImageException, ImageLayer, LayerBase, Page, Site, with_backdrop
 from ...core.errors import GarnetfernError, NotFoundError
 from ..files.assets import renamed
+from ..kinds.layers import laid
 from ..views.framing import advice_for, focal_for, image_layer
 from ..views.looks import Looks
 from ..views.uses import replaced_everywhere, without_asset
@@ -103,6 +104,29 @@ def shelve_picture(site: Site, asked: ShelvePicture) -> Edited:
     return Edited(changed, f"Bring {asset.name}", asset.id)
 
 
+def _shown(layer: LayerBase, name: str, asset: Asset) -> LayerBase:
+    """A layer with another picture or film where it, or what it is made of, has this id."""
+    fresh = laid(asset, name)
+    if layer.id == name and type(fresh) is not type(layer):
+        same = {field: getattr(layer, field) for field in ("visible", "opacity", "blend")}
+        return fresh.model_copy(update=same)
+    if layer.id == name and layer.films():
+        part = fresh.model_dump(include={"asset", "name", "start", "end", "rate", "still"})
+        return layer.model_copy(update={**part, "screens": {}})
+    picture = next((p for p in layer.pictures() if p.id == name), None)
+    if picture is None:
+        return layer
+    own: dict[str, Any] = {
+        "asset": asset.id,
+        "name": asset.title,
+        "crop": None,
+        "position": None,
+        "screens": {},
+        "at": 0.0,
+    }
+    return layer.with_picture(picture.model_copy(update=own))
+
+
 def lay_picture(site: Site, asked: LayPicture, looks: Looks, fonts: Any) -> Edited:
     """The picture comes onto the shelf where it is not there yet, and gets the focal point that suits all screens."""
     site, asset = _shelved(site, asked.asset)
@@ -111,16 +135,13 @@ def lay_picture(site: Site, asked: LayPicture, looks: Looks, fonts: Any) -> Edit
     if area is None:
         raise NotFoundError(f"There is no area {asked.area!r} on this page.")
     if asked.layer is not None:
-        _, layer = _layer(page, asked.area, asked.layer)
-        fresh: dict[str, Any] = {"asset": asset.id, "name": asset.title, "crop": None, "position": None, "screens": {}}
-        page = with_layer(page, area, layer.model_copy(update=fresh))
-        chosen = layer.id
+        chosen = _layer(page, asked.area, asked.layer)[1].id
+        layers = tuple(_shown(x, chosen, asset) for x in area.backdrop.layers)
     else:
-        layer = ImageLayer(id=Ids(page).free("picture"), name=asset.title, asset=asset.id)
+        chosen = Ids(page).free("picture")
         at = 0 if asked.at is None else max(0, min(asked.at, len(area.backdrop.layers)))
-        layers = (*area.backdrop.layers[:at], layer, *area.backdrop.layers[at:])
-        page = with_backdrop(page, area.id, area.backdrop.model_copy(update={"layers": layers}))
-        chosen = layer.id
+        layers = (*area.backdrop.layers[:at], laid(asset, chosen), *area.backdrop.layers[at:])
+    page = with_backdrop(page, area.id, area.backdrop.model_copy(update={"layers": layers}))
     site = with_page(site, page)
     focal = focal_for(site, page, asked.area, chosen, looks, fonts).focal
     area, layer = _layer(page, asked.area, chosen)

@@ -27,7 +27,7 @@ def _shown(wanted: str, names: set[str]) -> str:
     return shown
 
 
-FACTS = ("type", "width", "height", "bytes", "alpha")
+FACTS = ("type", "width", "height", "bytes", "alpha", "duration", "rate")
 
 
 def check_facts(site: Site, before: Site | None, find: Callable[[str], Any]) -> None:
@@ -79,6 +79,8 @@ def new_asset(site: Site, name: str, hash_: str, size: int, facts: Facts, credit
         height=facts.height,
         bytes=size,
         alpha=facts.alpha,
+        duration=facts.duration,
+        rate=facts.rate,
         note=facts.note,
         credit=credit,
     )

@@ -6,7 +6,9 @@ from ...core.document import Asset, Site
 from ...core.errors import NotFoundError, PictureError
 from ...core.picture.slots import locked, widest_crop
 from ...core.picture.tiles import LARGEST, Mending, Seams
+from ...core.resolve.image import MOVING_PICTURES
 from ...sandbox import Room
+from .fitting import Source
 
 Original = Callable[[str], bytes]
 
@@ -18,7 +20,7 @@ def mended(room: Room, original: Original, asset: Asset, way: Mending) -> tuple[
     return room.mend(original(asset.hash), asset.name, way)
 
 
-def cut_file(room: Room, original: Original, site: Site, slot_id: str, asset_id: str, kind: str) -> tuple[bytes, str]:
+def cut_file(room: Room, source: Source, site: Site, slot_id: str, asset_id: str, kind: str) -> tuple[bytes, str]:
     """A picture cut for a slot, exactly as large as the slot, and a name for the file. Raises NotFoundError."""
     slot = next((s for s in site.slots if s.id == slot_id), None)
     asset = next((a for a in site.assets if a.id == asset_id), None)
@@ -28,4 +30,5 @@ def cut_file(room: Room, original: Original, site: Site, slot_id: str, asset_id:
     crop = locked(asset, slot, fit.crop) if fit else widest_crop(asset, slot)
     ending = "jpg" if kind == "jpeg" else "png"
     name = f"{asset.id}-{slot.id}-{slot.width}x{slot.height}.{ending}"
-    return room.slot_file(original(asset.hash), slot, crop, kind), name
+    first = 0.0 if asset.moves and asset.type not in MOVING_PICTURES else None
+    return room.slot_file(source(asset.hash, first), slot, crop, kind), name

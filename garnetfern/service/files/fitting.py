@@ -7,14 +7,19 @@ from ...core.css.pictures import Emission
 from ...core.css.urls import File, Urls, slug_of
 from ...core.document import Asset, Page, Site
 from ...core.picture.budget import KINDS, MEDIA, FileKind, fit_to_budget
+from ...core.resolve.film import PHONE_BELOW
 from ...core.resolve.fonts import FontBook
 from ...core.resolve.sheets import Rendition
 from ...sandbox import Room
 from ...store import DamagedError, FittedFile, FittedFiles, fitted_key
+from .films import Coded
 
-PHONE_BELOW = 600
 STILL: tuple[FileKind, ...] = ("webp",)
 """Lossless pictures (small tiles and drawings) are served as they are, in one kind."""
+
+
+Source = Callable[[str, float | None], bytes]
+"""What renditions of a hash are made from; of a film, the picture at a moment, s."""
 
 
 @dataclass(frozen=True)
@@ -80,10 +85,8 @@ class FittedUrls(Urls):
 class Fitting:
     """Makes and finds fitted files."""
 
-    def __init__(
-        self, room: Room, files: FittedFiles, original: Callable[[str], bytes], plain: Callable[[Rendition], bytes]
-    ) -> None:
-        self._room, self._files, self._original, self._plain = room, files, original, plain
+    def __init__(self, room: Room, files: FittedFiles, source: Source, plain: Callable[[Rendition], bytes]) -> None:
+        self._room, self._files, self.source, self._plain = room, files, source, plain
 
     def missing(self, site: Site, fonts: FontBook) -> list[tuple[Wanted, FileKind]]:
         """What has still to be made."""
@@ -97,7 +100,7 @@ class Fitting:
 
     def make(self, one: Wanted, kind: FileKind) -> FittedFile:
         """Encode one file and keep it."""
-        original = self._original(one.rendition.hash)
+        original = self.source(one.rendition.hash, one.rendition.at)
         encoded = fit_to_budget(
             kind,
             one.budget,
@@ -127,7 +130,9 @@ class Fitting:
                 raise
             return self._files.data(made)
 
-    def sources(self, site: Site, fonts: FontBook) -> tuple[FittedUrls, Callable[[Rendition, str], bytes]]:
+    def sources(
+        self, site: Site, fonts: FontBook, coded: Coded
+    ) -> tuple[FittedUrls, Callable[[Rendition, str], bytes]]:
         """Addresses for a bundle, and the bytes at each: fitted files where they are there, plain ones elsewhere."""
         found = self.found(site, fonts)
         named = {r: tuple((kind, file.hash) for kind, file in files) for r, files in found.items()}
@@ -138,4 +143,4 @@ class Fitting:
                     return self._whole(site, fonts, rendition, kind, file)
             return self._plain(rendition)
 
-        return FittedUrls("../pictures/", "../fonts/", named), picture
+        return FittedUrls("../pictures/", "../fonts/", "../films/", named, coded=coded), picture

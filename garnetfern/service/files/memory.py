@@ -1,10 +1,14 @@
 """Pictures of an opened site file, in memory: for the command line, where nothing is stored."""
 
+from pathlib import Path
+from tempfile import TemporaryDirectory
+
 from ...core.cache import Cache
 from ...core.draw.sample import Picture
 from ...core.picture import decode_rendition
 from ...core.resolve.sheets import Rendition
 from ...sandbox import shared_room
+from ...store import FilmStills
 
 
 class MemoryPictures:
@@ -12,15 +16,32 @@ class MemoryPictures:
 
     def __init__(self, originals: dict[str, bytes], cache: Cache | None = None) -> None:
         self._originals, self._cache = originals, cache or Cache()
+        self._aside = TemporaryDirectory(prefix="garnetfern-")
+        self._films: dict[str, tuple[Path, int, int]] = {}
+        self._stills = FilmStills(shared_room().films, self._film)
 
     def pixels(self, rendition: Rendition) -> Picture:
         """The decoded picture, sRGB."""
         return self._cache.get("pixels", rendition, lambda: decode_rendition(self.file(rendition)))
 
+    def frame(self, rendition: Rendition) -> Picture:
+        """A frame of a film, sRGB."""
+        return self._cache.get("frame", rendition, lambda: self._stills.frame(rendition))
+
+    def _film(self, hash_: str) -> tuple[Path, int, int]:
+        """A film's file, written aside for as long as this lives: it is handed over open. Its size in px."""
+        if hash_ not in self._films:
+            (Path(self._aside.name) / hash_).write_bytes(self._originals[hash_])
+            facts, _ = shared_room().films.look_at(self._originals[hash_], "This film")
+            self._films[hash_] = (Path(self._aside.name) / hash_, facts.width, facts.height)
+        return self._films[hash_]
+
     def file(self, rendition: Rendition, _: str = "") -> bytes:
         """The bytes of a rendition's file; its address makes no difference."""
 
         def encoded() -> bytes:
-            return shared_room().rendition(self._originals[rendition.hash], rendition)
+            moment = rendition.at
+            source = self._originals[rendition.hash] if moment is None else self._stills.still(rendition.hash, moment)
+            return shared_room().rendition(source, rendition)
 
         return self._cache.get("encoded", rendition, encoded)

@@ -12,6 +12,7 @@ from ...fonts import font_bytes
 from ...sandbox import Room
 from .archive import zip_of
 from .cuts import cut_file
+from .films import Films
 from .fitting import Fitting
 
 LOOKED, MADE, CUT = 0.15, 0.7, 0.85
@@ -33,8 +34,10 @@ class Packed:
 class Packing:
     """Packs a site; the last zip waits to be fetched."""
 
-    def __init__(self, room: Room, original: Callable[[str], bytes], fitting: Fitting, fonts: FontBook) -> None:
-        self._room, self._original, self._fitting, self._fonts = room, original, fitting, fonts
+    def __init__(
+        self, room: Room, check: Callable[[str], object], fitting: Fitting, films: Films, fonts: FontBook
+    ) -> None:
+        self._room, self._check, self._fitting, self._films, self._fonts = room, check, fitting, films, fonts
         self._last: Packed | None = None
         self._count = 0
         self._lock = threading.Lock()
@@ -46,16 +49,16 @@ class Packing:
         """
         for n, asset in enumerate(site.assets):
             told(asset.name, LOOKED * n / len(site.assets))
-            self._original(asset.hash)
-        urls, picture = self._fitting.sources(site, self._fonts)
+            self._check(asset.hash)
+        urls, picture = self._fitting.sources(site, self._fonts, self._films.coded(site))
 
         def making(name: str, share: float) -> None:
             told(name, LOOKED + (MADE - LOOKED) * share)
 
-        files = bundle_files(site, self._fonts, picture, font_bytes, urls, making)
+        files = bundle_files(site, self._fonts, picture, font_bytes, urls, making, self._films.data)
         for n, fit in enumerate(site.fits):
             told(fit.slot, MADE + (CUT - MADE) * n / len(site.fits))
-            data, name = cut_file(self._room, self._original, site, fit.slot, fit.asset, "jpeg")
+            data, name = cut_file(self._room, self._fitting.source, site, fit.slot, fit.asset, "jpeg")
             files[f"slots/{name}"] = data
         return files
 

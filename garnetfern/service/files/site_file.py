@@ -7,7 +7,8 @@ from dataclasses import dataclass
 
 from ...core.document import Asset, Site, read_site
 from ...core.errors import DocumentError, SiteFileError
-from ...core.limits import DOCUMENT, MB, PICTURE, SITE_FILE
+from ...core.film.facts import FILM_TYPES
+from ...core.limits import DOCUMENT, FILM, MB, PICTURE, SITE_FILE
 from ...core.plain import read_json
 from ...sandbox import Room, shared_room
 from .archive import zip_of
@@ -45,13 +46,15 @@ def _member(members: dict[str, bytes], name: str, most: int) -> bytes:
 def _picture(room: Room, members: dict[str, bytes], asset: Asset) -> tuple[Asset, bytes]:
     """The picture's bytes, and its entry with the facts as they were found."""
     name = picture_path(asset)
-    data = _member(members, name, PICTURE)
+    film = asset.type in FILM_TYPES
+    data = _member(members, name, FILM if film else PICTURE)
     if hashlib.sha256(data).hexdigest() != asset.hash:
         raise SiteFileError(f"{name} is not the picture its name says (its hash differs). Nothing was changed.", name)
-    facts = room.examine(data, asset.name)
+    facts = room.films.look_at(data, asset.name)[0] if film else room.examine(data, asset.name)
     if (facts.type, facts.width, facts.height) != (asset.type, asset.width, asset.height):
         raise SiteFileError(f"{name} has another size or type than site.json says. Nothing was changed.", name)
-    return asset.model_copy(update={"bytes": len(data), "alpha": facts.alpha}), data
+    found = {"bytes": len(data), "alpha": facts.alpha, "duration": facts.duration, "rate": facts.rate}
+    return asset.model_copy(update=found), data
 
 
 def unpack_site_file(data: bytes, fonts: Collection[str], room: Room | None = None) -> SiteFile:

@@ -19,6 +19,10 @@ BETWEEN = 300.0
 """How often what is done between pieces of work is looked at, s."""
 
 
+class UnwantedError(Exception):
+    """What is being made is not needed any more."""
+
+
 class StoppedError(Exception):
     """The work was asked to stop."""
 

@@ -2,7 +2,7 @@
 
 import json
 
-from ...core.errors import NotFoundError
+from ...core.errors import NotFoundError, PictureError
 from ...core.picture.known import Known, from_plain, to_plain
 from ...core.picture.look import Look
 from ...sandbox import Room
@@ -38,8 +38,8 @@ class Looks:
             known = _from_json(row.look) if row is not None and row.look else None
             if known is None:
                 try:
-                    known = self._room.known(self._pictures.original(hash_))
-                except (DamagedError, NotFoundError):
+                    known = self._room.known(self._pictures.first(hash_))
+                except (DamagedError, NotFoundError, PictureError):
                     return NOTHING  # said where the picture is used; the other pictures are shown all the same
                 self._pictures.set_look(hash_, to_json(known))
             self._at_hand[hash_] = known

@@ -2,7 +2,7 @@
 
 from collections.abc import Callable
 from contextlib import suppress
-from dataclasses import asdict
+from dataclasses import asdict, replace
 from hashlib import blake2b
 from pathlib import Path
 from typing import Any, TypeVar
@@ -18,25 +18,27 @@ from ...core.reading.visits import read_visits
 from ...core.resolve.image import renditions
 from ...fonts import shipped_fonts
 from ...sandbox import Room, RoomError, shared_room
-from ...store import Copy, DamagedError, Folder, JobState, State
+from ...store import Copy, DamagedError, Folder, Incoming, JobState, State
 from ...store.pictures import hash_of
 from ..edits import apply_edit
-from ..files.assets import check_facts, new_asset
+from ..files.assets import FACTS, check_facts, new_asset
+from ..files.films import Films
 from ..files.fitting import Fitting
 from ..files.other_looks import with_looks_of
 from ..files.packing import Packing
 from ..files.site_file import SiteFile, pack_site_file, unpack_site_file
 from ..files.stock import fetch_stock
 from ..runtime.polite import Manners, PoliteReader
-from ..runtime.work import Report, Worker
+from ..runtime.work import Worker
 from ..views.damage import told
 from ..views.looks import Looks, to_json
+from .long import LongWork
 from .news import News
 from .patch import Patch
 from .present import Present
 from .steps import Steps, Taken
 
-LIVE = Urls("/pictures/", "/fonts/")
+LIVE = Urls("/pictures/", "/fonts/", "/films/")
 
 
 T = TypeVar("T")
@@ -47,7 +49,7 @@ class Studio:
 
     def __init__(self, data: Path, room: Room | None = None, cache: Cache | None = None) -> None:
         self.room = room or shared_room()
-        self.folder = Folder(data, self.room.rendition)
+        self.folder = Folder(data, self.room.rendition, self.room.films)
         self.history, self.pictures = self.folder.history, self.folder.pictures
         self.fitted, self.jobs = self.folder.fitted, self.folder.jobs
         self.fonts = shipped_fonts()
@@ -57,10 +59,21 @@ class Studio:
         self.news, self._steps = News(), Steps()
         self.jobs.changed = lambda job: self.news.tell("work", asdict(job))
         self.looks = Looks(self.pictures, self.room)
-        self.fitting = Fitting(self.room, self.fitted, self.original, self.pictures.data)
-        self.packing = Packing(self.room, self.original, self.fitting, self.fonts)
-        self.worker = Worker(self.jobs, {"fit": self._fit}, self.folder.db.close, self.folder.keep_copy)
+        self.fitting = Fitting(self.room, self.fitted, self.source, self.pictures.data)
+        self.films = Films(self.room, self.fitted, self.pictures.film_path, self.fonts)
+        self.packing = Packing(self.room, self.whole, self.fitting, self.films, self.fonts)
+        self.long = LongWork(self.site, self.fitting, self.films, self.fonts)
+        self.worker = Worker(self.jobs, self.long.tasks, self.folder.db.close, self.folder.keep_copy)
         self._present = Present(self.history, self.fonts)
+
+    def begin(self) -> None:
+        """Take up long work that was left, and what the site's films need."""
+        self.worker.start()
+        self._look_after_films()
+
+    def _look_after_films(self) -> None:
+        if not self.history.empty() and self.long.films_wanted():
+            self.ask_work("film")
 
     def close(self) -> None:
         """End all work and let the data folder go."""
@@ -106,6 +119,7 @@ class Studio:
         self.folder.journal.note("kept", revision=state.revision)
         self._steps.note(state)
         self.news.tell("revision", {"revision": state.revision})
+        self._look_after_films()
         return state
 
     def undo(self, based_on: int) -> State:
@@ -148,7 +162,7 @@ class Studio:
 
     def emitted(self, site: Site, page: Page) -> EmittedPage:
         """A page as the screens of the bench show it."""
-        return emit_page(site, page, self.fonts, LIVE)
+        return emit_page(site, page, self.fonts, replace(LIVE, coded=self.films.coded(site)))
 
     def rule(self, site: Site, page: Page, area: Area, selector: str) -> EmittedRule:
         """An area's backdrop as one CSS rule."""
@@ -170,6 +184,18 @@ class Studio:
         self.pictures.keep(data, facts, to_json(known))
         return new_asset(self.site(), name, hash_, len(data), facts, credit), ill
 
+    def incoming(self) -> Incoming:
+        """A film's file that comes in by parts."""
+        return self.pictures.incoming()
+
+    def take_film(self, came: Incoming, name: str) -> tuple[Asset, bool]:
+        """Check and keep a film that has come whole; gives the same as `take_picture`. Raises PictureError."""
+        found, known = self.room.films.look_at(came.path, tidied(name))
+        ill = self.pictures.find(came.hash) is not None and not self.pictures.intact(came.hash)
+        facts = Facts(**asdict(found))
+        self.pictures.keep_file(came, facts, to_json(known))
+        return new_asset(self.site(), name, came.hash, came.size, facts), ill
+
     def add_picture(self, data: bytes, name: str, credit: str = "") -> Asset:
         """The asset alone. Raises PictureError."""
         return self.take_picture(data, name, credit)[0]
@@ -178,16 +204,6 @@ class Studio:
         """Take a picture from the stock stand-in; its credit line stays with it."""
         data, picture = fetch_stock(name)
         return self.add_picture(data, f"{picture.title}.jpg", picture.credit)
-
-    def _fit(self, report: Report) -> str:
-        """Make every fitted file that is missing."""
-        site = self.site()
-        missing = self.fitting.missing(site, self.fonts)
-        for n, (one, kind) in enumerate(missing):
-            report(n, len(missing), f"{one.asset.name}, {one.rendition.width} px, {kind}")
-            self.fitting.make(one, kind)
-        report(len(missing), len(missing), "")
-        return f"{len(missing)} files were made." if missing else "Every file was there already."
 
     def ask_work(self, kind: str) -> JobState:
         """Put work on the list."""
@@ -199,7 +215,7 @@ class Studio:
         row = self.pictures.find(prefix)
         if row is None:
             raise NotFoundError("There is no such picture.")
-        fields = {name: getattr(row, name) for name in ("hash", "type", "width", "height", "bytes")}
+        fields = {name: getattr(row, name) for name in ("hash", *FACTS)}
         return Asset.model_validate({"id": "picture", "name": row.hash, **fields})
 
     def original(self, hash_: str) -> bytes:
@@ -209,18 +225,33 @@ class Studio:
         except DamagedError as error:
             raise told(self.site(), hash_, error) from error
 
-    def rendition_data(self, prefix: str, width: int, part: tuple[int, int, int, int] | None = None) -> bytes:
-        """The file of a picture's (or its part's) rendition of this width. Raises NotFoundError."""
+    def source(self, hash_: str, at: float | None) -> bytes:
+        """What renditions are made from: the original, or a film's picture at a moment. Raises DamagedError."""
+        try:
+            return self.pictures.source(hash_, at)
+        except DamagedError as error:
+            raise told(self.site(), hash_, error) from error
+
+    def whole(self, hash_: str) -> None:
+        """Raises DamagedError likewise where an original is not what it was, NotFoundError where it is not there."""
+        if not self.pictures.intact(hash_):
+            self.original(hash_)
+
+    def rendition_data(
+        self, prefix: str, width: int, part: tuple[int, int, int, int] | None = None, at: float = 0.0
+    ) -> bytes:
+        """The file of a rendition of this width: of a picture, its part, or a film's moment. Raises NotFoundError."""
         asset = self._asset(prefix)
         crop = crop_of(part, asset.width, asset.height) if part else None
-        found = next((r for r in renditions(asset, crop) if r.width == width and r.crop == part), None)
+        found = next((r for r in renditions(asset, crop, at) if r.width == width and r.crop == part), None)
         if found is None:
             raise NotFoundError("There is no such size of this picture.")
         return self.pictures.data(found)
 
-    def thumb_data(self, prefix: str, least: int = 360) -> bytes:
-        """The file of a picture's rendition at least so wide, for choosing and framing. Raises NotFoundError."""
-        options = renditions(self._asset(prefix))
+    def thumb_data(self, prefix: str, least: int = 360, at: float = 0.0) -> bytes:
+        """The file of a picture's rendition at least so wide, for choosing and framing; of a film's moment, s. Raises
+        NotFoundError."""
+        options = renditions(self._asset(prefix), None, at)
         return self.pictures.data(next((r for r in options if r.width >= least), options[-1]))
 
     def bundle_files(self) -> dict[str, bytes]:
@@ -242,7 +273,7 @@ class Studio:
             self._take(asset, file)
 
     def _take(self, asset: Asset, file: SiteFile) -> None:
-        facts = Facts(asset.type, asset.width, asset.height, asset.alpha, asset.note)
+        facts = Facts(asset.type, asset.width, asset.height, asset.alpha, asset.note, asset.duration, asset.rate)
         self.pictures.keep(file.pictures[asset.hash], facts)
 
     def open_site_file(self, data: bytes, based_on: int, name: str) -> State:

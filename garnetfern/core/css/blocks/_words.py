@@ -41,18 +41,19 @@ def declarations(block: Block, context: BlockContext) -> Declarations:
     return words_declarations(block, context)
 
 
-def _plate(block: Block) -> str:
+def _plate(block: Block, emission: Emission) -> str:
     """A plate lies inside its words' element, so it is made of what may stand among words."""
     if block.plate is None or block.heard:
         return ""
-    return f'<span class="gf-behind" aria-hidden="true">{layer_elements(block.plate.backdrop.layers, "span")}</span>'
+    layers = layer_elements(block.plate.backdrop.layers, emission, "span")
+    return f'<span class="gf-behind" aria-hidden="true">{layers}</span>'
 
 
-def element(tag: str, block: Block, inner: str, kind: str = "", attributes: str = "") -> str:
+def element(tag: str, block: Block, emission: Emission, inner: str, kind: str = "", attributes: str = "") -> str:
     """The element of a block of words, with its plate; `kind` is a class of its kind's own."""
     state = " gf-heard" if block.heard else " gf-plated" if block.plate else ""
     names = f"gf-words{f' {kind}' if kind else ''}{state} gf-{block.id}"
-    return f'<{tag} class="{names}"{attributes}>{_plate(block)}{inner}</{tag}>'
+    return f'<{tag} class="{names}"{attributes}>{_plate(block, emission)}{inner}</{tag}>'
 
 
 def linked(block: Block) -> str:
@@ -61,9 +62,9 @@ def linked(block: Block) -> str:
     return f'<a href="{html_attribute(block.link)}">{words}</a>' if block.link else words
 
 
-def markup(block: Block, _: Emission) -> str:
+def markup(block: Block, emission: Emission) -> str:
     """A paragraph."""
-    return element("p", block, linked(block))
+    return element("p", block, emission, linked(block))
 
 
 def pointed(block: Block) -> str:

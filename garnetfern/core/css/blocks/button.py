@@ -6,10 +6,10 @@ from ..pictures import Emission
 from ._words import declarations, element
 
 
-def markup(block: Block, _: Emission) -> str:
+def markup(block: Block, emission: Emission) -> str:
     """A link."""
     address = f' href="{html_attribute(block.link or "#")}"'
-    return element("a", block, html_words(block.wording), "gf-button", address)
+    return element("a", block, emission, html_words(block.wording), "gf-button", address)
 
 
 def pointed(block: Block) -> str:

@@ -5,9 +5,9 @@ from ..pictures import Emission
 from ._words import declarations, element, linked, pointed
 
 
-def markup(block: Block, _: Emission) -> str:
+def markup(block: Block, emission: Emission) -> str:
     """A heading of its level."""
-    return element(f"h{block.level}", block, linked(block))
+    return element(f"h{block.level}", block, emission, linked(block))
 
 
 __all__ = ["declarations", "markup", "pointed"]

@@ -13,10 +13,10 @@ def declarations(block: Block, context: BlockContext) -> Declarations:
     return words_declarations(block, context, "flex", "justify-content")
 
 
-def markup(block: Block, _: Emission) -> str:
+def markup(block: Block, emission: Emission) -> str:
     """A part for finding one's way, with a link an entry."""
     entries = "".join(f'<a href="{html_attribute(i.link)}">{html_words(i.wording)}</a>' for i in block.items)
-    return element("nav", block, entries, "gf-menu")
+    return element("nav", block, emission, entries, "gf-menu")
 
 
 __all__ = ["declarations", "markup", "pointed"]

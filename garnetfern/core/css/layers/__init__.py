@@ -3,8 +3,9 @@
 `declarations(layer, site)`, those of its own element, but for its opacity and how it blends, and
 `backgrounds(layer, ruling)`, the backgrounds by which it is said in one rule, bottom first, its opacity included;
 what cannot be said there it notes in `ruling.left_out`. Where a module has them, `moving(layer, timeline)` is its
-movement, over its area's way across the screen or over time, or nothing; and of a layer that is made of others,
-`inner(layer, tag)` is their elements, `parts(layer, site)` their declarations by id, and
+movement, over its area's way across the screen or over time, or nothing; `plays(layer, emission)` whether what it
+needs for that is there; and of a layer that is made of others,
+`inner(layer, emission, tag)` is their elements, `parts(layer, site)` their declarations by id, and
 `file_property(layer, picture)` the property that a picture of it is given by.
 """
 
@@ -15,6 +16,7 @@ from types import ModuleType
 from ...document import LAYER_KINDS, ImageLayer, LayerBase, Site, ever_visible
 from ...registry import parts
 from ..declarations import Declarations, number
+from ..pictures import Emission
 from ._element import element
 from ._ruling import Background, Ruling
 
@@ -22,14 +24,14 @@ EMITTERS: dict[str, ModuleType] = parts(sys.modules[__name__], LAYER_KINDS)
 """The module of every kind."""
 
 
-def layer_elements(layers: Iterable[LayerBase], tag: str = "div") -> str:
+def layer_elements(layers: Iterable[LayerBase], emission: Emission, tag: str = "div") -> str:
     """The elements of those that are to be seen on some screen. Among words `tag` is a span."""
-    return "".join(element(x.id, tag, _inner(x, tag)) for x in layers if ever_visible(x))
+    return "".join(element(x.id, tag, _inner(x, emission, tag)) for x in layers if ever_visible(x))
 
 
-def _inner(layer: LayerBase, tag: str) -> str:
+def _inner(layer: LayerBase, emission: Emission, tag: str) -> str:
     module = EMITTERS[layer.kind]
-    return str(module.inner(layer, tag)) if hasattr(module, "inner") else ""
+    return str(module.inner(layer, emission, tag)) if hasattr(module, "inner") else ""
 
 
 def part_declarations(layer: LayerBase, site: Site) -> dict[str, Declarations]:
@@ -60,6 +62,12 @@ def moving_css(layer: LayerBase, timeline: str) -> str:
     return str(module.moving(layer, timeline)) if hasattr(module, "moving") else ""
 
 
+def plays(layer: LayerBase, emission: Emission) -> bool:
+    """Whether a layer that would move by itself does, with the files that there are."""
+    module = EMITTERS[layer.kind]
+    return bool(module.plays(layer, emission)) if hasattr(module, "plays") else True
+
+
 def layer_backgrounds(layer: LayerBase, ruling: Ruling) -> list[Background]:
     """A layer as backgrounds of one rule, bottom first."""
     found: list[Background] = EMITTERS[layer.kind].backgrounds(layer, ruling)
@@ -76,4 +84,5 @@ __all__ = [
     "layer_elements",
     "moving_css",
     "part_declarations",
+    "plays",
 ]

@@ -9,6 +9,7 @@ from types import ModuleType
 
 from ...document import ImageLayer, SequenceLayer, Site
 from ..declarations import Declarations, number, rule
+from ..pictures import Emission
 from . import gradient, image
 from ._element import element
 from ._ruling import Background, Ruling
@@ -20,7 +21,7 @@ AHEAD = 1.0
 MOVING = "(prefers-reduced-motion: no-preference)"
 
 
-def inner(layer: SequenceLayer, tag: str) -> str:
+def inner(layer: SequenceLayer, _: Emission, tag: str) -> str:
     """An element for each member, the first lowest."""
     return "".join(element(member.layer.id, tag) for member in layer.members)
 

@@ -1,14 +1,16 @@
 """What every layer has, and the sixteen ways of blending."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterator, Mapping
 from typing import TYPE_CHECKING, Any, ClassVar, Literal, NamedTuple, Self
 
 from ..base import Fraction, Identifier, Model, Name
 from ..screens import at_screen
 
 if TYPE_CHECKING:
+    from ..assets import Asset
     from ..gradient import Gradient
     from .image import ImageLayer
+    from .video import VideoLayer
 
 BlendMode = Literal[
     "normal",
@@ -73,6 +75,10 @@ class LayerBase(Model):
         """The pictures that it is made of, lowest first, each placed by itself."""
         return ()
 
+    def films(self) -> "tuple[VideoLayer, ...]":
+        """The films that it is made of."""
+        return ()
+
     def assets(self) -> tuple[str, ...]:
         """The ids of the pictures it shows."""
         return ()
@@ -80,6 +86,10 @@ class LayerBase(Model):
     def with_asset(self, old: str, new: str, title: str) -> "LayerBase":  # noqa: ARG002
         """The layer with one picture in another's place; itself where it does not show the old one."""
         return self
+
+    def problems(self, assets: "Mapping[str, Asset]") -> Iterator[str]:  # noqa: ARG002
+        """What is wrong with it beside the site's assets, by their ids; those that it names are there."""
+        return iter(())
 
     def ids(self) -> tuple[str, ...]:
         """The ids of all that it is made of, its own first."""

@@ -4,6 +4,7 @@ from typing import ClassVar, Literal
 
 from pydantic import Field, model_validator
 
+from ...limits import FILM_SECONDS
 from ..assets import Crop
 from ..base import Fraction, Identifier, Model
 from ..length import LengthText, SizeText
@@ -73,6 +74,7 @@ class ImageLayer(LayerBase):
     rate: float = Field(0.5, ge=0.05, le=0.95, description="of a slower picture, times the page's speed")
     crop: Crop | None = None
     filter: Filter = PLAIN
+    at: float = Field(0, ge=0, le=FILM_SECONDS, description="of a film: the moment that is shown, s")
     screens: dict[Identifier, ImageException] = Field({}, max_length=12)
 
     @model_validator(mode="after")
@@ -106,7 +108,7 @@ class ImageLayer(LayerBase):
         if self.asset != old:
             return self
         screens = {name: e.model_copy(update={"crop": None}) for name, e in self.screens.items()}
-        return self.model_copy(update={"asset": new, "name": title, "crop": None, "screens": screens})
+        return self.model_copy(update={"asset": new, "name": title, "crop": None, "at": 0.0, "screens": screens})
 
     def depends_on(self) -> frozenset[str]:
         """Its picture may be missing; and it may move otherwise than the page."""

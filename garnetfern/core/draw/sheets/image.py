@@ -32,6 +32,11 @@ def _over_translucent(below: Bytes, pixels: Bytes, opacity: float) -> Bytes:
     return np.rint(under + (pixels[:, :, :3] - under) * alpha).astype(np.uint8)
 
 
+def laid(below: Bytes, pixels: Bytes, opacity: float) -> Bytes:
+    """Opaque pixels at any opacity over others."""
+    return pixels if opacity >= 1 else _over_image(below, pixels, opacity)
+
+
 def _axis_span(sheet: ImageSheet, axis: int) -> tuple[float, float]:
     box, tile = sheet.box, sheet.tile
     first, last = (box.y, box.bottom) if axis else (box.x, box.right)
@@ -109,7 +114,7 @@ def over(below: Bytes, sheet: ImageSheet, part: Region, pictures: Sampler) -> By
     if sampled.shape[2] == 4:
         above = _over_translucent(below, sampled, sheet.opacity)
     else:
-        above = sampled if sheet.opacity >= 1 else _over_image(below, sampled, sheet.opacity)
+        above = laid(below, sampled, sheet.opacity)
     across, down = _gaps(sheet, 0, part[0], part[2]), _gaps(sheet, 1, part[1], part[3])
     if across is not None:
         above = np.where(across[None, :, None], above, below)

@@ -48,7 +48,7 @@ def combinations(group: tuple[LayerBase, ...]) -> Iterator[Together]:
         return
     for phases in product(*(layer.phases() for layer in group)):
         found = tuple(zip(group, phases, strict=True))
-        if sum(phase != layer.phases()[0] for layer, phase in found) > 1:
+        if sum(phase.start < phase.end or phase != layer.phases()[0] for layer, phase in found) > 1:
             yield found
 
 

@@ -13,9 +13,10 @@ from ..sheets import Rendition
 @dataclass(frozen=True)
 class LayerPlace:
     """The box of a layer's area, snapped to whole px, the viewport, of a picture its asset, room and rendition, and of
-    a layer that moves by itself its own time, s by its id."""
+    a layer that moves by itself its own time, s by its id, and whether it has not begun to."""
 
     box: Box
     viewport: Viewport
     picture: Callable[[ImageLayer], tuple[Asset, Room, Rendition]]
     time: Callable[[str], float]
+    stands: Callable[[str], bool]

@@ -2,7 +2,8 @@
 
 ORDER, its place among the kinds; NAME, what a layer of it is called; TITLE, the same as something that is laid in;
 `offers(site, page)`, what there is of it; `aside(layer)`, what its card says beside its name; and `ink(layer)`, a CSS
-background that stands for it at full strength.
+background that stands for it at full strength. Of those that show something of the shelf, `takes(asset)`, whether it
+is laid as one of them at first, and `laid(asset, name)`, the layer.
 """
 
 import sys
@@ -12,7 +13,7 @@ from typing import Annotated
 from pydantic import Field
 from typing_extensions import TypedDict
 
-from ....core.document import LAYER_KINDS, LayerBase, Page, Site
+from ....core.document import LAYER_KINDS, Asset, LayerBase, Page, Site
 from ....core.registry import parts
 from ._offer import Offer
 
@@ -52,6 +53,13 @@ def offered(site: Site, page: Page) -> list[OffersView]:
     return [{**_said(kind, module), "offers": list(module.offers(site, page))} for kind, module in KINDS.items()]
 
 
+def laid(asset: Asset, name: str) -> LayerBase:
+    """The layer that shows something of the shelf, under an id: of the last kind that takes it."""
+    takers = [module for module in KINDS.values() if hasattr(module, "takes") and module.takes(asset)]
+    found: LayerBase = takers[-1].laid(asset, name)
+    return found
+
+
 def aside(layer: LayerBase) -> str:
     """What a layer's card says beside its name."""
     return str(KINDS[layer.kind].aside(layer)) if layer.visible else "off"
@@ -62,4 +70,4 @@ def ink(layer: LayerBase) -> str:
     return str(KINDS[layer.kind].ink(layer))
 
 
-__all__ = ["KINDS", "Offer", "aside", "ink", "kinds", "offered"]
+__all__ = ["KINDS", "Offer", "aside", "ink", "kinds", "laid", "offered"]

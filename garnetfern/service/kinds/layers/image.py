@@ -2,11 +2,21 @@
 
 from collections.abc import Iterator
 
-from ....core.document import ImageLayer, Page, Site
+from ....core.document import Asset, ImageLayer, Page, Site
 from ._offer import Offer
 
 ORDER, NAME, TITLE = 1, "picture", "A picture"
 SIZES = {"cover": "fills", "contain": "whole", "natural": "natural", "stretch": "stretched", "own": "own size"}
+
+
+def takes(_: Asset) -> bool:
+    """Anything on the shelf can be laid as a picture."""
+    return True
+
+
+def laid(asset: Asset, name: str) -> ImageLayer:
+    """The layer that shows a picture under an id."""
+    return ImageLayer(id=name, name=asset.title, asset=asset.id)
 
 
 def offers(site: Site, _: Page) -> Iterator[Offer]:
