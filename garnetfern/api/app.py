@@ -3,7 +3,7 @@
 import re
 from collections.abc import AsyncIterator
 from contextlib import asynccontextmanager
-from dataclasses import asdict
+from dataclasses import asdict, replace
 from pathlib import Path
 from typing import Annotated, Any
 
@@ -157,7 +157,7 @@ def visitor_routes(studio: Studio) -> APIRouter:
     @routes.get("/live/{page}", response_class=HTMLResponse)
     def live_page(page: str) -> HTMLResponse:
         site = studio.site()
-        emitted = studio.emitted(site, studio.page(site, page))
+        emitted = replace(studio.emitted(site, studio.page(site, page)), script="")
         texts = {"gf-fonts": emitted.fonts, "gf-css": emitted.css, "gf-live": LIVE_STYLE, "gf-frozen": ""}
         styles = "".join(f"<style id={name}>{style_text(text)}</style>" for name, text in texts.items())
         return HTMLResponse(emitted.html(styles), headers={**FRESH, "content-security-policy": LIVE})
@@ -169,6 +169,10 @@ def visitor_routes(studio: Studio) -> APIRouter:
         if path is None:
             raise HTTPException(404, "There is no such file of a film.")
         return FileResponse(path, media_type="video/mp4", headers=FOREVER)
+
+    @routes.get("/strips/{hash_}")
+    def strip(hash_: str) -> Response:
+        return Response(studio.strip(hash_), media_type="image/webp", headers=FOREVER)
 
     @routes.get("/thumbs/{hash_}")
     def thumb(

@@ -9,6 +9,7 @@ from fastapi.responses import StreamingResponse
 from ..core.document import Asset
 from ..service.runtime.told import told_lines
 from ..service.views.every_situation import situations_view, width_view
+from ..service.views.film import FilmView, film_view
 from ..service.views.remedies import block_named, mend_page, ways_out
 from ..service.views.time_line import TimeLine, time_line
 from ..service.workspace.studio import Studio
@@ -31,13 +32,20 @@ def remedy_routes(studio: Studio) -> APIRouter:
     def every_situation(body: a.Asked, window: Window = "") -> StreamingResponse:
         site = studio.asked(body.patch, body.revision)
         page, reader = studio.page(site, body.page), studio.polite("situations", window)
-        return streamed(told_lines(lambda told: found_line(situations_view(reader, site, page, told))))
+        return streamed(
+            told_lines(lambda told: found_line(situations_view(reader, site, page, studio.films.flash, told)))
+        )
 
     @api.post("/widths", response_model=m.WidthLines)
     def widths(body: a.Asked, window: Window = "") -> StreamingResponse:
         site = studio.asked(body.patch, body.revision)
         page, reader = studio.page(site, body.page), studio.polite("widths", window)
         return streamed(told_lines(lambda told: found_line(width_view(reader, site, page, told))))
+
+    @api.post("/film", response_model=FilmView)
+    def film(body: a.AskedLayer) -> Any:
+        site = studio.asked(body.patch, body.revision)
+        return film_view(studio.films, site, studio.page(site, body.page), body.area, body.layer)
 
     @api.post("/time-line", response_model=TimeLine)
     def times(body: a.AskedLayer, window: Window = "") -> Any:

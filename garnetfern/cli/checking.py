@@ -38,7 +38,8 @@ def check(
     """
     found = opened(file)
     site = demanding(found.site, require)
-    reader = Reader(shipped_fonts(), MemoryPictures(found.pictures))
+    pictures = MemoryPictures(found.pictures)
+    reader = Reader(shipped_fonts(), pictures)
     say = progress()
     rows = check_site(reader, site, say)
     widths = run_over_widths(reader, site, say) if width_run else []
@@ -48,7 +49,7 @@ def check(
     if report is not None:
         with telling(report):
             report.write_text(junit(rows, widths, str(site.requirement)))
-    notes = [{"page": p.slug, **note} for p in site.pages for note in notes_on(site, p, reader.fonts)]
+    notes = [{"page": p.slug, **note} for p in site.pages for note in notes_on(site, p, reader.fonts, pictures.flash)]
     if as_json:
         typer.echo(json.dumps({"readings": rows, "short": len(short), "widths": widths, "notes": notes}, indent=1))
     else:

@@ -36,7 +36,7 @@ def _mist(rng: np.random.Generator, share: float) -> Values:
         times = int(rng.integers(1, 3)) * (1 if n % 3 else -1)
         phase = rng.uniform(0, TURN) + TURN * share * times
         found += np.cos(TURN * (across * x + down * y) + phase).astype(np.float32) / np.float32(14)
-    return np.clip(0.5 + found * 1.6, 0, 1)
+    return np.asarray(np.clip(0.5 + found * 1.6, 0, 1), dtype=np.float32)
 
 
 def _drops(frame: Values, rng: np.random.Generator, share: float) -> None:

@@ -16,7 +16,7 @@ from ..core.colour.spaces import to_linear
 from ..core.document.footage import Footage
 from ..core.errors import PictureError
 from ..core.film import Leaves, Reel, opened
-from ..core.film.coding import CODECS, coded, scaled
+from ..core.film.coding import CODECS, carried, coded, scaled
 from ..core.film.colour import Rgb
 from ..core.picture.known import known_of, to_plain
 from ..core.reading.flashes import Light, flash_of
@@ -98,12 +98,22 @@ def _still(said: Said, blobs: list[bytes]) -> Answer:
     return {}, [out.getvalue()]
 
 
+def _strip(said: Said, blobs: list[bytes]) -> Answer:
+    """Several moments side by side, as one WebP picture."""
+    size = tuple(said["size"])
+    with _reel(said, blobs) as reel:
+        whole = np.concatenate([scaled(frame, size) for frame in reel.frames(said["times"])], axis=1)
+    out = io.BytesIO()
+    Image.fromarray(whole).save(out, "WEBP", quality=75, method=2)
+    return {}, [out.getvalue()]
+
+
 _held: dict[str, "tuple[Reel | Leaves, int]"] = {}
 """The film that was asked for last, and the number of its file: the next moment is often a little further on."""
 
 
 def _frames(said: Said, _: list[bytes]) -> Answer:
-    """Several moments, rising, as plain rows of RGB."""
+    """Several moments, rising, as files for visitors show them: plain rows of RGB."""
     key = str(said["key"])
     if key not in _held:
         for reel, number in list(_held.values()):
@@ -113,7 +123,7 @@ def _frames(said: Said, _: list[bytes]) -> Answer:
         number = os.dup(said["file"])
         _held[key] = opened(cast(BinaryIO, io.BufferedReader(Handed(number), 1 << 18)), said["name"]), number
     size = tuple(said["size"])
-    return {}, [scaled(frame, size).tobytes() for frame in _held[key][0].frames(said["times"])]
+    return {}, [carried(frame, size).tobytes() for frame in _held[key][0].frames(said["times"])]
 
 
 def _footage(said: Said) -> Footage:
@@ -158,6 +168,7 @@ FILM_TASKS: dict[str, Callable[[Said, list[bytes]], Answer]] = {
     "film": _examine,
     "still": _still,
     "frames": _frames,
+    "strip": _strip,
     "code": _code,
     "flashes": _flashes,
 }

@@ -51,6 +51,10 @@ class FilmRoom:
         found = self._ask("frames", said, [], path=film)[1]
         return [np.frombuffer(data, dtype=np.uint8).reshape(size[1], size[0], 3) for data in found]
 
+    def strip(self, film: Path, times: Sequence[float], size: tuple[int, int]) -> bytes:
+        """Several moments, s, rising, side by side, each at a size in px: a WebP picture."""
+        return self._ask("strip", {"name": "This film", "times": list(times), "size": size}, [], path=film)[1][0]
+
     def code(self, film: Path, cut: Cut, codec: Codec, told: Told) -> Coded:
         """A file of a part of a film, in the background. What `told` raises ends it."""
         said = {**_said(cut.footage), "name": "This film", "codec": codec, "budget": cut.budget}

@@ -26,7 +26,8 @@ RESET = """html {
 
 @dataclass(frozen=True)
 class EmittedPage:
-    """A page's parts: font rules, the other CSS, its body, links that fetch early, and the whole as one HTML text."""
+    """A page's parts: font rules, the other CSS, its body, links that fetch early, a script where it needs one, and the
+    whole as one HTML text."""
 
     title: str
     language: str
@@ -34,6 +35,7 @@ class EmittedPage:
     css: str
     body: str
     preload: str = ""
+    script: str = ""
 
     def html(self, stylesheet: str) -> str:
         """The whole document; `stylesheet` is the markup that brings in the CSS."""
@@ -41,7 +43,7 @@ class EmittedPage:
             f'<!doctype html>\n<html lang="{html_attribute(self.language)}">\n<head>\n<meta charset="utf-8">\n'
             '<meta name="viewport" content="width=device-width, initial-scale=1">\n'
             f"<title>{html_text(self.title)}</title>\n{self.preload}{stylesheet}\n</head>\n"
-            f'<body class="gf-page">\n{self.body}</body>\n</html>\n'
+            f'<body class="gf-page">\n{self.body}{self.script}</body>\n</html>\n'
         )
 
 
@@ -211,5 +213,6 @@ def emit_page(site: Site, page: Page, fonts: FontBook, urls: Urls) -> EmittedPag
     control = control_of(site, page, emission.windows) if _plays(page, emission) else None
     css += _over(site, page) + (stop_css(control, pickable(page)) if control else "") + arrival_css(page)
     seen = emission.for_page()
-    body = page_body(page, seen, control) + (FILMS_STOP if control and any(emission.film_files()) else "")
-    return EmittedPage(page.title, site.language, font_css(page, fonts, urls), css, body, seen.preloads())
+    body = page_body(page, seen, control)
+    script = FILMS_STOP if control and any(emission.film_files()) else ""
+    return EmittedPage(page.title, site.language, font_css(page, fonts, urls), css, body, seen.preloads(), script)

@@ -11,7 +11,7 @@ import cv2
 import numpy as np
 from av.video.stream import VideoStream
 
-from .colour import Rgb
+from .colour import Rgb, rgb_of
 
 Codec = Literal["av1", "h264"]
 CODECS: tuple[Codec, ...] = ("av1", "h264")
@@ -43,12 +43,25 @@ class Coded:
 
 
 def scaled(frame: Rgb, size: tuple[int, int]) -> Rgb:
-    """A frame at a size (width, height in px): what it is coded from, and what is read of it."""
+    """A frame at a size (width, height in px)."""
     if (frame.shape[1], frame.shape[0]) == size:
         return frame
     smaller = size[0] * size[1] < frame.shape[0] * frame.shape[1]
     how = cv2.INTER_AREA if smaller else cv2.INTER_LINEAR
     return np.asarray(cv2.resize(frame, size, interpolation=how), dtype=np.uint8)
+
+
+def _halved(frame: Rgb) -> av.VideoFrame:
+    """A frame as files carry it: BT.709 in limited range, chroma at half the size."""
+    plain = av.VideoFrame.from_ndarray(frame, format="rgb24")
+    found = plain.reformat(format="yuv420p", dst_colorspace="ITU709", dst_color_range="MPEG")
+    found.colorspace, found.color_range = BT709, LIMITED
+    return found
+
+
+def carried(frame: Rgb, size: tuple[int, int]) -> Rgb:
+    """A frame at a size as a file would show it that loses nothing but what every file does: half of its chroma."""
+    return rgb_of(_halved(scaled(frame, size)))
 
 
 def _write(
@@ -70,8 +83,7 @@ def _write(
         if how:
             stream.bit_rate = how
         for n, frame in enumerate(frames):
-            picture = av.VideoFrame.from_ndarray(scaled(frame, size), format="rgb24")
-            picture = picture.reformat(format="yuv420p", dst_colorspace="ITU709", dst_color_range="MPEG")
+            picture = _halved(scaled(frame, size))
             picture.pts, picture.time_base = n, 1 / rate
             container.mux(stream.encode(picture))
             told((n + 1) / count)

@@ -6,6 +6,7 @@ Chroma is taken from the nearest sample, in floating point: nearer to the browse
 
 from typing import TYPE_CHECKING
 
+import cv2
 import numpy as np
 from numpy.typing import NDArray
 
@@ -49,12 +50,12 @@ def _planes(frame: "VideoFrame") -> tuple[NDArray[np.uint8], ...]:
     return tuple(found)
 
 
-def _spread(plane: NDArray[np.uint8], shape: tuple[int, int]) -> Values:
-    """A chroma plane at luma's size, each value from the nearest sample, about 0."""
-    if plane.shape != shape:
-        down, across = -(-shape[0] // plane.shape[0]), -(-shape[1] // plane.shape[1])
-        plane = plane.repeat(down, axis=0).repeat(across, axis=1)[: shape[0], : shape[1]]
-    return plane.astype(np.float32) - 128
+def _spread(plane: NDArray[np.uint8], shape: tuple[int, int]) -> NDArray[np.uint8]:
+    """A chroma plane at luma's size, each value from the nearest sample."""
+    if plane.shape == shape:
+        return plane
+    down, across = -(-shape[0] // plane.shape[0]), -(-shape[1] // plane.shape[1])
+    return plane.repeat(down, axis=0).repeat(across, axis=1)[: shape[0], : shape[1]]
 
 
 def _toned(rgb: NDArray[np.floating], transfer: int) -> Values:
@@ -87,13 +88,18 @@ def rgb_of(frame: "VideoFrame") -> Rgb:
     luma, blue, red = _planes(frame if planar else frame.reformat(format="yuvj444p" if full else "yuv444p"))
     kr, kb = WEIGHTS.get(space, BT709 if frame.height >= HD_LINES else BT601)
     kg = 1 - kr - kb
-    y = luma.astype(np.float32) if full else (luma.astype(np.float32) - 16) * np.float32(255 / 219)
-    scale = np.float32(1 if full else 255 / 224)
-    u, v = _spread(blue, luma.shape) * scale, _spread(red, luma.shape) * scale
-    rgb = np.empty((*luma.shape, 3), dtype=np.float32)
-    rgb[..., 0] = y + np.float32(2 * (1 - kr)) * v
-    rgb[..., 1] = y - np.float32(2 * kb * (1 - kb) / kg) * u - np.float32(2 * kr * (1 - kr) / kg) * v
-    rgb[..., 2] = y + np.float32(2 * (1 - kb)) * u
+    bright, chroma = (1.0, 1.0) if full else (255 / 219, 255 / 224)
+    foot = 0.0 if full else -16 * bright
+    whole = np.dstack([luma, _spread(blue, luma.shape), _spread(red, luma.shape)])
+    toward = np.array(
+        [
+            [bright, 0, 2 * (1 - kr) * chroma],
+            [bright, -2 * kb * (1 - kb) / kg * chroma, -2 * kr * (1 - kr) / kg * chroma],
+            [bright, 2 * (1 - kb) * chroma, 0],
+        ]
+    )
+    start = foot - 128 * (toward[:, 1] + toward[:, 2])
     if transfer in (PQ, HLG):
-        rgb = _toned(rgb / 255, transfer) * 255
-    return np.clip(rgb + np.float32(0.5), 0, 255).astype(np.uint8)
+        rgb = cv2.transform(whole.astype(np.float32), np.column_stack([toward, start]))
+        return np.asarray(np.clip(_toned(rgb / 255, transfer) * 255 + 0.5, 0, 255), dtype=np.uint8)
+    return np.asarray(cv2.transform(whole, np.column_stack([toward, start])), dtype=np.uint8)

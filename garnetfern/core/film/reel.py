@@ -1,6 +1,7 @@
 """The frames of a film file. A film is read from a file that can be sought in; nothing else is opened."""
 
 import io
+from collections import OrderedDict
 from collections.abc import Iterable, Iterator
 from contextlib import suppress
 from itertools import pairwise
@@ -20,6 +21,8 @@ CODECS = ("h264", "hevc", "vp8", "vp9", "av1", "libdav1d", "mpeg4", "mjpeg", "pr
 """Decoders that are let at a film; others are told."""
 LOOKS = 6
 """At so many places of a film frames are decoded when it comes in."""
+AT_HAND = 128 * limits.MB
+"""So many bytes of frames that were decoded last stay at hand: moments are asked for to and fro."""
 NEAR = 1.0
 """A frame so far ahead is reached by decoding on; a later one by seeking, s."""
 
@@ -61,6 +64,7 @@ class Reel:
         self._running: Iterator[tuple[float, av.VideoFrame]] | None = None
         self._held: tuple[float, av.VideoFrame] | None = None
         self._next: tuple[float, av.VideoFrame] | None = None
+        self._recent: OrderedDict[float, tuple[float, av.VideoFrame]] = OrderedDict()
 
     def _decoded(self, start: float) -> Iterator[tuple[float, av.VideoFrame]]:
         """Frames with their times, s from the film's beginning, from the last key frame before a time on."""
@@ -75,9 +79,20 @@ class Reel:
 
     def _forward(self) -> None:
         self._held, self._next = self._next, next(self._running, None) if self._running else None
+        if self._held is not None and self._next is not None:
+            self._recent[self._held[0]] = (self._next[0], self._held[1])
+            while len(self._recent) > max(2, AT_HAND // (self._held[1].width * self._held[1].height * 2)):
+                self._recent.popitem(last=False)
+
+    def _at(self, time: float) -> av.VideoFrame | None:
+        """The frame that is shown at a time: the last one that begins at or before it."""
+        for begin, (end, frame) in self._recent.items():
+            if begin <= time + 1e-6 < end:
+                return frame
+        self._to(time)
+        return None if self._held is None else self._held[1]
 
     def _to(self, time: float) -> None:
-        """Have in hand the frame that is shown at a time: the last one that begins at or before it."""
         held = self._held
         if held is None or time < held[0] - 1e-6 or time > held[0] + NEAR:
             self._running = self._decoded(time)
@@ -93,10 +108,10 @@ class Reel:
     def frames(self, times: Iterable[float]) -> Iterator[Rgb]:
         """The frames that are shown at rising times, s: upright, in square px, sRGB. Raises PictureError."""
         for time in times:
-            self._to(time)
-            if self._held is None:
+            frame = self._at(time)
+            if frame is None:
                 raise PictureError(f"{self.name} cannot be decoded: no picture comes out of it.")
-            yield self._upright(self._held[1])
+            yield self._upright(frame)
 
     def _upright(self, frame: av.VideoFrame) -> Rgb:
         return np.ascontiguousarray(np.rot90(rgb_of(frame), int(frame.rotation or 0) // 90))

@@ -7,7 +7,7 @@ from pathlib import Path
 
 from ...core.css.pictures import Emission
 from ...core.css.urls import Urls
-from ...core.document import Asset, Footage, Site
+from ...core.document import Asset, Footage, Page, Site, VideoLayer
 from ...core.film.coding import CODECS, Codec
 from ...core.reading.flashes import Flash
 from ...core.resolve.film import Cut
@@ -47,6 +47,17 @@ def coded_key(cut: Cut, codec: str) -> str:
 def flash_key(hash_: str, footage: Footage) -> str:
     """Where what was found about a part's flashes is kept."""
     return f"{_part(hash_, footage)}/flashes"
+
+
+def flash_sentence(name: str, flash: Flash | None) -> str | None:
+    """Why a film that flashes does not play; None where it does not flash."""
+    if flash is None:
+        return None
+    what = "flashes in red" if flash.kind == "red" else "flashes"
+    return (
+        f"{name} {what} more than three times in the second before {flash.time:.1f} s, which can bring on seizures "
+        "(WCAG 2.2, 2.3.1): it does not play, and its still is handed out. Show another part of it."
+    )
 
 
 def cuts_of(site: Site, fonts: FontBook) -> dict[Cut, Asset]:
@@ -98,6 +109,10 @@ class Films:
         else:
             found = self._room.films.code(path, cut, piece.codec, told)
             self._files.keep_data(coded_key(cut, piece.codec), found.data, found.fits)
+
+    def cuts(self, site: Site, page: Page, layer: VideoLayer) -> list[Cut]:
+        """The files that a layer's film is needed as: for wider screens first, then for phones."""
+        return [cut for _, cut in Emission(site, page, self._fonts, Urls()).cuts(layer)]
 
     def files(self, cut: Cut) -> list[tuple[Codec, FittedFile]]:
         """The files of a cut that were made, the lightest codec first."""

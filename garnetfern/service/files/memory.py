@@ -1,11 +1,16 @@
 """Pictures of an opened site file, in memory: for the command line, where nothing is stored."""
 
+import shutil
+from functools import cached_property
 from pathlib import Path
-from tempfile import TemporaryDirectory
+from tempfile import mkdtemp
+from weakref import finalize
 
 from ...core.cache import Cache
+from ...core.document import Footage
 from ...core.draw.sample import Picture
 from ...core.picture import decode_rendition
+from ...core.reading.flashes import Flash
 from ...core.resolve.sheets import Rendition
 from ...sandbox import shared_room
 from ...store import FilmStills
@@ -16,7 +21,6 @@ class MemoryPictures:
 
     def __init__(self, originals: dict[str, bytes], cache: Cache | None = None) -> None:
         self._originals, self._cache = originals, cache or Cache()
-        self._aside = TemporaryDirectory(prefix="garnetfern-")
         self._films: dict[str, tuple[Path, int, int]] = {}
         self._stills = FilmStills(shared_room().films, self._film)
 
@@ -28,12 +32,23 @@ class MemoryPictures:
         """A frame of a film, sRGB."""
         return self._cache.get("frame", rendition, lambda: self._stills.frame(rendition))
 
+    @cached_property
+    def _aside(self) -> Path:
+        """A folder for films' files, which goes with this object."""
+        folder = mkdtemp(prefix="garnetfern-")
+        finalize(self, shutil.rmtree, folder, ignore_errors=True)
+        return Path(folder)
+
+    def flash(self, hash_: str, footage: Footage) -> Flash | None:
+        """The first moment at which a part of a film flashes too often."""
+        return shared_room().films.flash(self._film(hash_)[0], footage, lambda _: None)
+
     def _film(self, hash_: str) -> tuple[Path, int, int]:
         """A film's file, written aside for as long as this lives: it is handed over open. Its size in px."""
         if hash_ not in self._films:
-            (Path(self._aside.name) / hash_).write_bytes(self._originals[hash_])
+            (self._aside / hash_).write_bytes(self._originals[hash_])
             facts, _ = shared_room().films.look_at(self._originals[hash_], "This film")
-            self._films[hash_] = (Path(self._aside.name) / hash_, facts.width, facts.height)
+            self._films[hash_] = (self._aside / hash_, facts.width, facts.height)
         return self._films[hash_]
 
     def file(self, rendition: Rendition, _: str = "") -> bytes:

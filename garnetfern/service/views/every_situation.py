@@ -17,7 +17,7 @@ from ...core.reading.visits import read_visits, share_of
 from ...core.reading.widths import Change, Point, WidthRun, changes
 from ..runtime.told import Told, silent
 from .check import ReadingView, Verdict, floored, reading_view, verdict_everywhere
-from .vouching import Note, notes_on
+from .vouching import Flashes, Note, notes_on
 
 
 class SituationView(TypedDict):
@@ -136,7 +136,7 @@ def _cells(reader: Reader, site: Site, page: Page, wanted: Sequence[Situation], 
     return cells
 
 
-def situations_view(reader: Reader, site: Site, page: Page, told: Told = silent) -> SituationsView:
+def situations_view(reader: Reader, site: Site, page: Page, flashes: Flashes, told: Told = silent) -> SituationsView:
     """Words and situations with the worst ratio where they meet; trouble stands first both ways."""
     table = visits_of(site)
     wanted = situations(site, page, None)
@@ -172,7 +172,7 @@ def situations_view(reader: Reader, site: Site, page: Page, told: Told = silent)
         "cells": cells,
         **verdict_everywhere(cells),
         "unsure": sum(1 for cell in cells if not cell["vouched"]),
-        "notes": notes_on(site, page, reader.fonts),
+        "notes": notes_on(site, page, reader.fonts, flashes),
         "own": bool(site.visits),
     }
 

@@ -1,12 +1,18 @@
 """What cannot be vouched for: words that are part of a picture, and readings with doubts."""
 
+from collections.abc import Callable
+
 from typing_extensions import TypedDict
 
-from ...core.document import Page, Site, ever_visible
+from ...core.document import Footage, Page, Site, ever_visible
+from ...core.reading.flashes import Flash
 from ...core.reading.kinds._moving import COMBINED, together, too_many
 from ...core.resolve.control import control_of
 from ...core.resolve.fonts import FontBook
 from ...core.resolve.page import Windows
+from ..files.films import flash_sentence
+
+Flashes = Callable[[str, Footage], Flash | None]
 
 
 class Note(TypedDict):
@@ -61,6 +67,18 @@ def movement_notes(site: Site, page: Page, fonts: FontBook) -> list[Note]:
     return notes
 
 
-def notes_on(site: Site, page: Page, fonts: FontBook) -> list[Note]:
-    """All that cannot be vouched for beside readings with doubts."""
-    return [*lettering_notes(site, page), *movement_notes(site, page, fonts)]
+def film_notes(site: Site, page: Page, flashes: Flashes) -> list[Note]:
+    """Films of a page that do not play, and why."""
+    notes: list[Note] = []
+    layers = (layer for area in page.areas() for layer in area.backdrop.layers if ever_visible(layer))
+    for film in (film for layer in layers for film in layer.films()):
+        sentence = flash_sentence(film.name, flashes(site.asset(film.asset).hash, film.footage))
+        if sentence is not None:
+            notes.append({"about": film.id, "sentence": sentence, "wanted": False})
+    return notes
+
+
+def notes_on(site: Site, page: Page, fonts: FontBook, flashes: Flashes) -> list[Note]:
+    """All that cannot be vouched for beside readings with doubts. `flashes` tells of a film's part (by the film's hash)
+    the first moment at which it flashes too often."""
+    return [*lettering_notes(site, page), *movement_notes(site, page, fonts), *film_notes(site, page, flashes)]

@@ -40,6 +40,8 @@ from .steps import Steps, Taken
 
 LIVE = Urls("/pictures/", "/fonts/", "/films/")
 
+STRIP = 7
+"""A film is shown in so many small pictures."""
 
 T = TypeVar("T")
 
@@ -183,6 +185,17 @@ class Studio:
         ill = self.pictures.find(hash_) is not None and not self.pictures.intact(hash_)
         self.pictures.keep(data, facts, to_json(known))
         return new_asset(self.site(), name, hash_, len(data), facts, credit), ill
+
+    def strip(self, prefix: str) -> bytes:
+        """A film from its beginning to its end, in small pictures side by side. Raises NotFoundError."""
+        asset = self._asset(prefix)
+        if not asset.moves:
+            raise NotFoundError("There is no such film.")
+        high = 54
+        size = (max(16, round(high * asset.width / asset.height)), high)
+        times = [asset.duration * (n + 0.5) / STRIP for n in range(STRIP)]
+        path = self.pictures.film_path(asset.hash)
+        return self.cache.get("strip", asset.hash, lambda: self.room.films.strip(path, times, size))
 
     def incoming(self) -> Incoming:
         """A film's file that comes in by parts."""

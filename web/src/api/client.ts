@@ -10,6 +10,7 @@ import type {
   CropFacts,
   Edit,
   Font,
+  Film,
   Framing,
   Job,
   Library,
@@ -94,6 +95,7 @@ export const buildUp = (asked: AskedArea & { block?: string | null }, signal: Ab
   postAgain<BuildUp>('/api/build-up', `${asked.page} ${asked.area}`, asked, signal);
 export const overlay = (asked: AskedLayer, signal: AbortSignal) =>
   post<Overlay>('/api/overlay', asked, signal);
+export const film = (asked: AskedLayer, signal: AbortSignal) => post<Film>('/api/film', asked, signal);
 export const timeLine = (asked: AskedLayer, signal: AbortSignal) =>
   post<TimeLine>('/api/time-line', asked, signal);
 export const change = (revision: number, patch: Operation[], label: string) =>
@@ -120,7 +122,7 @@ export const crop = (revision: number, id: string, asset: string, wanted: Crop) 
   post<CropFacts>('/api/crop', { revision, patch: [], slot: id, asset, crop: wanted });
 export const weights = () => get<Weights>('/api/weights');
 export const work = () => get<Job[]>('/api/work');
-export const askWork = () => post<Job>('/api/work', { kind: 'fit' });
+export const askWork = (kind: 'fit' | 'film' = 'fit') => post<Job>('/api/work', { kind });
 export const stopWork = (id: number) => post<Job>(`/api/work/${id}/stop`, {});
 export const rule = (page: string, area: string, selector: string) =>
   get<Rule>(`/api/rule?${new URLSearchParams({ page, area, selector })}`);

@@ -174,6 +174,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/film": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Film */
+        post: operations["film_api_film_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/time-line": {
         parameters: {
             query?: never;
@@ -1174,10 +1191,10 @@ export interface components {
         AskedWork: {
             /**
              * Kind
-             * @description fit: encode the site's pictures to its budget
-             * @constant
+             * @description fit: encode the site's pictures to its budget; film: its films, as soon as they are laid
+             * @enum {string}
              */
-            kind: "fit";
+            kind: "fit" | "film";
         };
         /**
          * Asset
@@ -1197,7 +1214,7 @@ export interface components {
              * Type
              * @enum {string}
              */
-            type: "jpeg" | "png" | "webp" | "avif" | "gif" | "svg";
+            type: "jpeg" | "png" | "webp" | "avif" | "gif" | "svg" | "mp4" | "mov" | "webm";
             /**
              * Width
              * @description px, after the camera's rotation
@@ -1215,6 +1232,18 @@ export interface components {
              * @default false
              */
             alpha: boolean;
+            /**
+             * Duration
+             * @description of a film, s; 0: it does not move
+             * @default 0
+             */
+            duration: number;
+            /**
+             * Rate
+             * @description of a film: pictures in a second, on the mean
+             * @default 0
+             */
+            rate: number;
             /**
              * Note
              * @description what was found when it came in, for the owner
@@ -1246,7 +1275,7 @@ export interface components {
              * Layers
              * @default []
              */
-            layers: (components["schemas"]["ColourLayer"] | components["schemas"]["EdgeLayer"] | components["schemas"]["GradientLayer"] | components["schemas"]["ImageLayer"] | components["schemas"]["PatternLayer"] | components["schemas"]["SequenceLayer"] | components["schemas"]["ShapeLayer"])[];
+            layers: (components["schemas"]["ColourLayer"] | components["schemas"]["EdgeLayer"] | components["schemas"]["GradientLayer"] | components["schemas"]["ImageLayer"] | components["schemas"]["PatternLayer"] | components["schemas"]["SequenceLayer"] | components["schemas"]["ShapeLayer"] | components["schemas"]["VideoLayer"])[];
             over?: components["schemas"]["Over"] | null;
         };
         /**
@@ -1485,7 +1514,8 @@ export interface components {
         };
         /**
          * Budget
-         * @description How much a fitted picture may weigh, in kB of 1000 bytes: on viewports narrower than 600 px, and on others.
+         * @description How much a fitted picture, and a film, may weigh, in kB of 1000 bytes: on viewports narrower than 600 px, and on
+         *     others.
          */
         Budget: {
             /**
@@ -1498,6 +1528,16 @@ export interface components {
              * @default 350
              */
             desktop: number;
+            /**
+             * Film Phone
+             * @default 1500
+             */
+            film_phone: number;
+            /**
+             * Film Desktop
+             * @default 4000
+             */
+            film_desktop: number;
         };
         /**
          * BuildUpView
@@ -2016,6 +2056,43 @@ export interface components {
             delay: number;
         };
         /**
+         * FilmFile
+         * @description A file for visitors: for phones or for wider screens, its codec, size in px, weight, and whether it fits.
+         */
+        FilmFile: {
+            /** Phone */
+            phone: boolean;
+            /** Codec */
+            codec: string;
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+            /** Bytes */
+            bytes: number;
+            /** Budget */
+            budget: number;
+            /** Fits */
+            fits: boolean;
+        };
+        /**
+         * FilmView
+         * @description A film's files, how many are still to be made, how many pictures its part has, and why it does not play (None: it
+         *     does, once they are made).
+         */
+        FilmView: {
+            /** Layer */
+            layer: string;
+            /** Files */
+            files: components["schemas"]["FilmFile"][];
+            /** Missing */
+            missing: number;
+            /** Count */
+            count: number;
+            /** Held */
+            held: string | null;
+        };
+        /**
          * Filter
          * @description What is done to a picture before it is laid down (Filter Effects 1, section 5), in this order.
          *
@@ -2397,6 +2474,12 @@ export interface components {
              */
             filter: components["schemas"]["Filter"];
             /**
+             * At
+             * @description of a film: the moment that is shown, s
+             * @default 0
+             */
+            at: number;
+            /**
              * Screens
              * @default {}
              */
@@ -2542,7 +2625,7 @@ export interface components {
             /** Area */
             area: string;
             /** Layer */
-            layer: components["schemas"]["ColourLayer"] | components["schemas"]["EdgeLayer"] | components["schemas"]["GradientLayer"] | components["schemas"]["ImageLayer"] | components["schemas"]["PatternLayer"] | components["schemas"]["SequenceLayer"] | components["schemas"]["ShapeLayer"];
+            layer: components["schemas"]["ColourLayer"] | components["schemas"]["EdgeLayer"] | components["schemas"]["GradientLayer"] | components["schemas"]["ImageLayer"] | components["schemas"]["PatternLayer"] | components["schemas"]["SequenceLayer"] | components["schemas"]["ShapeLayer"] | components["schemas"]["VideoLayer"];
             /** At */
             at: number;
         };
@@ -3944,7 +4027,9 @@ export interface components {
             /**
              * @default {
              *       "phone": 180,
-             *       "desktop": 350
+             *       "desktop": 350,
+             *       "film_phone": 1500,
+             *       "film_desktop": 4000
              *     }
              */
             budget: components["schemas"]["Budget"];
@@ -4297,6 +4382,104 @@ export interface components {
             input?: unknown;
             /** Context */
             ctx?: Record<string, never>;
+        };
+        /**
+         * VideoException
+         * @description What of a film is otherwise on one screen; None: as everywhere.
+         */
+        VideoException: {
+            /** Size */
+            size?: ("cover" | "contain" | "stretch") | null;
+            /** Focal */
+            focal?: [
+                number,
+                number
+            ] | null;
+            /** Visible */
+            visible?: boolean | null;
+        };
+        /**
+         * VideoLayer
+         * @description A film, silent and over and over: the part from `start` up to `end`, s of it, `rate` pictures in a second.
+         *
+         *     `still` is the moment that stands for it before it plays, where it cannot, and under less motion. `size` as
+         *     object-fit (CSS Images 3, section 5.5; stretch is fill) and background-size; `focal` is the spot to keep in sight.
+         */
+        VideoLayer: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Visible
+             * @default true
+             */
+            visible: boolean;
+            /**
+             * Opacity
+             * @default 1
+             */
+            opacity: number;
+            /**
+             * Blend
+             * @default normal
+             * @enum {string}
+             */
+            blend: "normal" | "multiply" | "screen" | "overlay" | "darken" | "lighten" | "color-dodge" | "color-burn" | "hard-light" | "soft-light" | "difference" | "exclusion" | "hue" | "saturation" | "color" | "luminosity";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "video";
+            /** Asset */
+            asset: string;
+            /**
+             * Start
+             * @default 0
+             */
+            start: number;
+            /** End */
+            end: number;
+            /**
+             * Rate
+             * @default 25
+             */
+            rate: number;
+            /**
+             * Still
+             * @default 0
+             */
+            still: number;
+            /**
+             * Phones
+             * @default film
+             * @enum {string}
+             */
+            phones: "film" | "still";
+            /**
+             * Size
+             * @default cover
+             * @enum {string}
+             */
+            size: "cover" | "contain" | "stretch";
+            /**
+             * Focal
+             * @default [
+             *       0.5,
+             *       0.5
+             *     ]
+             */
+            focal: [
+                number,
+                number
+            ];
+            /**
+             * Screens
+             * @default {}
+             */
+            screens: {
+                [key: string]: components["schemas"]["VideoException"];
+            };
         };
         /**
          * Visits
@@ -4912,6 +5095,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WidthLines"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    film_api_film_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedLayer"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
                 };
             };
             /** @description Not Found */

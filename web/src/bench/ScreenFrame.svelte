@@ -3,8 +3,8 @@
   import { ScreenDrag } from './drag';
   import { dragOf, heldOf } from '../layers/drag';
   import { apply, elementOf, idsAt } from './frame';
-  import { isSequence, memberAt } from '../layers/members';
-  import { hold } from './moving';
+  import { footageOf, isFilm, isSequence, memberAt } from '../layers/members';
+  import { hold, holdFilms } from './moving';
   import { letterAt, mark, outline } from './marks';
   import { useBench } from '../state/context';
 
@@ -28,11 +28,13 @@
         ),
   );
   const sequences = $derived(selection.areas.flatMap((a) => (a.backdrop.layers ?? []).filter(isSequence)));
+  const films = $derived(selection.areas.flatMap((a) => (a.backdrop.layers ?? []).filter(isFilm)));
   const members = $derived(
     sequences.map((layer) => ({ layer, now: memberAt(layer, movement.timeOf(layer.id)) })),
   );
   /** Whether a reading is of those members that the screen shows now. */
   const there = (reading: Reading) =>
+    !films.some((film) => movement.begun(film.id)) &&
     members.every(({ layer, now }) => now === memberAt(layer, reading.phases[layer.id] ?? 0));
   const grab = $derived(dragOf(heldOf(bench)) !== undefined);
 
@@ -98,7 +100,13 @@
   $effect(() => {
     if (!page || !sight.live) return;
     const own = sight.situation?.phases ?? {};
-    hold(page, (layer) => own[layer] ?? movement.timeOf(layer), movement.arriving);
+    const timeOf = (layer: string) => own[layer] ?? movement.timeOf(layer);
+    hold(page, timeOf, movement.arriving);
+    const stand = films.map((film) => {
+      const begun = film.id in own || (!sight.situation && movement.begun(film.id));
+      return [film.id, begun ? { time: timeOf(film.id), ...footageOf(film) } : null] as const;
+    });
+    holdFilms(page, Object.fromEntries(stand), movement.playing);
   });
 
   $effect(() => {

@@ -11,6 +11,37 @@ function layerOf(animation: Animation): string | null {
   return name?.slice(3) ?? null;
 }
 
+/** When the films of a page stand: their own time, s, and pictures in a second; null: not begun, the still is there. */
+export type Films = Record<string, { time: number; rate: number; count: number } | null>;
+
+const AWAY = 0.3;
+
+/** Show a film's picture at its time, or let it run on from there. The frame of a time is sought in its middle. */
+function showFilm(film: HTMLVideoElement, at: Films[string], playing: boolean): void {
+  film.style.visibility = at ? '' : 'hidden';
+  if (!at) return film.pause();
+  const { time, rate, count } = at;
+  const period = count / rate;
+  const own = ((time % period) + period) % period;
+  const off = Math.abs(film.currentTime - own);
+  if (playing) {
+    if (film.paused) void film.play().catch(() => {});
+    if (Math.min(off, period - off) > AWAY && !film.seeking) film.currentTime = own;
+    return;
+  }
+  film.pause();
+  const middle = (Math.floor(own * rate + 1e-6) + 0.5) / rate;
+  if (Math.abs(film.currentTime - middle) > 1e-3) film.currentTime = middle;
+}
+
+/** Bring the films of a page to their times. */
+export function holdFilms(page: Document, films: Films, playing: boolean): void {
+  for (const film of page.querySelectorAll<HTMLVideoElement>('.gf-layer > video')) {
+    const name = [...(film.parentElement?.classList ?? [])].find((one) => one !== 'gf-layer')?.slice(3) ?? '';
+    showFilm(film, films[name] ?? null, playing);
+  }
+}
+
 /** Bring all that moves on a page to its time, s, by the layers' ids; a sheet holds it there, so that the page's own
  * control goes on working when the sheet is gone. */
 export function hold(page: Document, time: (layer: string) => number, arriving: boolean): void {

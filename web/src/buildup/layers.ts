@@ -1,5 +1,6 @@
 import type { Backdrop, Layer, Problem } from '../api/types';
 import { at } from '../api/patch';
+import { isFilm } from '../layers/members';
 import type { Bench } from '../state/bench';
 import { pathOf, put, type Change } from '../state/target';
 
@@ -73,7 +74,7 @@ export async function addLayer(
   const { edits, selection } = parts;
   const { page, area } = selection;
   if (!page || !area) return;
-  if (parts.doc.framed(wanted as Layer)) {
+  if (parts.doc.framed(wanted as Layer) && !isFilm(wanted as Layer)) {
     const asset = parts.doc.asset(String(wanted.asset));
     if (!asset) return;
     await edits.edit({ kind: 'lay-picture', page: page.id, area: area.id, asset, at: place }, (card) => {

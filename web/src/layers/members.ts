@@ -1,4 +1,4 @@
-import type { Asset, Gradient, ImageLayer, Layer, Member, SequenceLayer } from '../api/types';
+import type { Asset, Gradient, ImageLayer, Layer, Member, SequenceLayer, VideoLayer } from '../api/types';
 import { gradientImage } from './gradient';
 
 /** How a member looks in small, as a CSS background. */
@@ -19,10 +19,25 @@ export function membersOf(layer: Layer | null | undefined): readonly Member[] {
 export const isSequence = (layer: Layer | null | undefined): layer is SequenceLayer =>
   layer !== null && layer !== undefined && 'members' in layer;
 
+/** Whether a layer is a film. */
+export const isFilm = (layer: Layer | null | undefined): layer is VideoLayer =>
+  layer !== null && layer !== undefined && 'end' in layer;
+
+/** Whether a layer moves by itself. */
+export const moves = (layer: Layer | null | undefined): boolean =>
+  isFilm(layer) || membersOf(layer).length > 1;
+
+/** How many pictures a film's part has, and how long it lasts, s; as the core counts them. */
+export function footageOf(film: VideoLayer): { count: number; rate: number; period: number } {
+  const rate = film.rate ?? 25;
+  const count = Math.max(1, Math.round((film.end - (film.start ?? 0)) * rate));
+  return { count, rate, period: count / rate };
+}
+
 /** The pictures that a layer is made of, each placed by itself. */
 export function picturesOf(layer: Layer | null | undefined): ImageLayer[] {
   if (!layer) return [];
-  if ('asset' in layer) return [layer];
+  if ('asset' in layer) return [layer as ImageLayer];
   return membersOf(layer)
     .map((m) => m.layer)
     .filter((one): one is ImageLayer => 'asset' in one);

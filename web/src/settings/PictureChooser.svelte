@@ -35,7 +35,7 @@
       type="file"
       class="sr-only"
       multiple
-      accept="image/jpeg,image/png,image/webp,image/avif,image/gif,image/svg+xml"
+      accept="image/jpeg,image/png,image/webp,image/avif,image/gif,image/svg+xml,video/mp4,video/quicktime,video/webm"
       onchange={bring}
       aria-label="Bring a picture: JPEG, PNG, WebP, AVIF, GIF or SVG"
     />

@@ -84,7 +84,7 @@
         type="file"
         class="sr-only"
         multiple
-        accept="image/jpeg,image/png,image/webp,image/avif,image/gif,image/svg+xml"
+        accept="image/jpeg,image/png,image/webp,image/avif,image/gif,image/svg+xml,video/mp4,video/quicktime,video/webm"
         aria-label="Bring pictures to the shelf"
         onchange={bring}
       />

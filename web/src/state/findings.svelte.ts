@@ -3,6 +3,7 @@ import { Refused } from '../api/answer';
 import type {
   AreaView,
   BuildUp,
+  Film,
   Framing,
   Overlay,
   Reading,
@@ -13,7 +14,7 @@ import type {
   Widths,
 } from '../api/types';
 import type { Doc } from './doc.svelte';
-import { membersOf, picturesOf } from '../layers/members';
+import { isFilm, moves, picturesOf } from '../layers/members';
 import { Latest, Settled } from './latest';
 import { Long, type For, type Lines } from './long.svelte';
 import type { Notices } from './notices.svelte';
@@ -29,6 +30,7 @@ export class Findings {
   overlay = $state.raw<Overlay | null>(null);
   framing = $state.raw<Framing | null>(null);
   timeLine = $state.raw<TimeLine | null>(null);
+  film = $state.raw<Film | null>(null);
   areaViews = $state.raw<ScreenAreas[]>([]);
   /** Every situation, and every width, of the page; looked at when it is asked for. */
   readonly every: Long<Situations>;
@@ -116,6 +118,7 @@ export class Findings {
       this.overlay = null;
       if (this.framing?.layer !== this.selection.framed?.id) this.framing = null;
       if (this.timeLine?.layer !== card) this.timeLine = null;
+      if (this.film?.layer !== card) this.film = null;
     }
     this.of = { page, area, card };
     this.settle();
@@ -145,6 +148,11 @@ export class Findings {
     this.settle();
   }
 
+  /** Ask anew about what is chosen: something else than the site has changed. */
+  again(): void {
+    this.settle();
+  }
+
   private settle(): void {
     this.settling.run(async (signal) => {
       const { area, layer, framed, asked } = this.selection;
@@ -157,8 +165,11 @@ export class Findings {
           framed
             ? client.framing({ ...here, layer: framed.id }, signal).then((found) => (this.framing = found))
             : null,
-          layer && membersOf(layer).length > 1
+          layer && moves(layer)
             ? client.timeLine({ ...here, layer: layer.id }, signal).then((found) => (this.timeLine = found))
+            : null,
+          isFilm(layer)
+            ? client.film({ ...here, layer: layer.id }, signal).then((found) => (this.film = found))
             : null,
         ]);
         this.overlay =

@@ -2,12 +2,19 @@ import type { Job } from '../api/types';
 import type { Bench } from './bench';
 
 /** Hear what changes elsewhere, as it happens (server-sent events, HTML section 9.2). Gives how to end it. */
-export function listen({ edits, work }: Bench): () => void {
+export function listen({ edits, findings, sight, work }: Bench): () => void {
   const events = new EventSource('/api/news');
   const told = (event: Event) => JSON.parse((event as MessageEvent<string>).data) as unknown;
   events.addEventListener('revision', (event) => {
     void edits.follow((told(event) as { revision: number }).revision);
   });
-  events.addEventListener('work', (event) => work.take(told(event) as Job));
+  events.addEventListener('work', (event) => {
+    const job = told(event) as Job;
+    work.take(job);
+    // films can be played now that could not before
+    if (job.state !== 'done') return;
+    sight.refresh();
+    findings.again();
+  });
   return () => events.close();
 }

@@ -1,5 +1,5 @@
 import type { Entrance, Layer } from '../api/types';
-import { membersOf } from '../layers/members';
+import { moves } from '../layers/members';
 import type { Edits } from './edits.svelte';
 import type { Selection } from './selection.svelte';
 
@@ -39,6 +39,11 @@ export class Movement {
     this.ahead = {};
   }
 
+  /** Whether a layer has been brought to a time, or runs: before that, a film stands with its still. */
+  begun(layer: string): boolean {
+    return this.playing || this.timeOf(layer) !== 0;
+  }
+
   /** The own time of a layer, s from when the page was shown. */
   timeOf(layer: string): number {
     return this.clock + (this.ahead[layer] ?? 0);
@@ -72,7 +77,7 @@ export class Movement {
   toggle(): void {
     if (this.playing) return this.stop();
     const layers = this.selection.areas.flatMap((a) => (a.backdrop.layers ?? []) as Layer[]);
-    if (!layers.some((layer) => membersOf(layer).length > 1)) return;
+    if (!layers.some(moves)) return;
     this.playing = true;
     let last = performance.now();
     const on = (now: number): void => {

@@ -26,9 +26,9 @@ export class Work {
     if (!this.job || job.id >= this.job.id) this.job = job;
   }
 
-  async ask(): Promise<void> {
+  async ask(kind: 'fit' | 'film' = 'fit'): Promise<void> {
     try {
-      this.take(await client.askWork());
+      this.take(await client.askWork(kind));
     } catch (error) {
       this.notices.tell(error);
     }

@@ -139,8 +139,8 @@ class LayerBase(Model):
         """The layer as one of several that take turns, with an id of its own; None where it cannot be one."""
         return None
 
-    def shortened(self) -> tuple[tuple[str, "LayerBase"], ...]:
-        """What can be left out of it, by name, each with the layer that is left then."""
+    def shortened(self) -> tuple[tuple[str, "LayerBase", float], ...]:
+        """What can be left out of it, by name, each with the layer that is left then, and the share of it that is."""
         return ()
 
     def picks(self) -> tuple[tuple[str, str], ...]:

@@ -157,14 +157,15 @@ class SequenceLayer(LayerBase):
         members = [*self.model_dump()["members"], *({"layer": layer.model_dump()} for layer in more)]
         return SequenceLayer.model_validate({**self.model_dump(), "members": members})
 
-    def shortened(self) -> tuple[tuple[str, LayerBase], ...]:
+    def shortened(self) -> tuple[tuple[str, LayerBase, float], ...]:
         """Every member without which the others can take turns as they do: they must not flash then."""
         found = []
         for n, member in enumerate(self.members if len(self.members) > 1 else ()):
             with suppress(ValidationError):
                 members = [m.model_dump() for m in (*self.members[:n], *self.members[n + 1 :])]
                 left = SequenceLayer.model_validate({**self.model_dump(), "members": members})
-                found.append((f"{member.layer.name}, the {numbered(n)} of {self.name}", left))
+                share = 1 - 1 / len(self.members)
+                found.append((f"{member.layer.name}, the {numbered(n)} of {self.name}", left, share))
         return tuple(found)
 
     def picks(self) -> tuple[tuple[str, str], ...]:

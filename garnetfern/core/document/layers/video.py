@@ -119,6 +119,23 @@ class VideoLayer(LayerBase):
             for n, (start, end) in enumerate(pairwise(steps))
         )
 
+    def shortened(self) -> tuple[tuple[str, LayerBase, float], ...]:
+        """A stretch at the beginning or the end of its part, or several, up to half of it."""
+        steps = [phase.start for phase in self.phases()]
+        found: list[tuple[str, LayerBase, float]] = []
+        period = self.footage.period
+        for n, step in enumerate(steps):
+            if 0 < n <= len(steps) / 2:
+                share = 1 - step / period
+                first, last = round(self.start + step, 3), round(self.end - step, 3)
+                early = {"start": first, "still": max(self.still, first)}
+                late = {"end": last, "still": min(self.still, last)}
+                names = (f"the first {_said(step)} s of {self.name}", f"the last {_said(step)} s of {self.name}")
+                found += [
+                    (name, self.model_copy(update=own), share) for name, own in zip(names, (early, late), strict=True)
+                ]
+        return tuple(found)
+
     def bare(self) -> "VideoLayer":
         """Nothing is to be seen of it."""
         return self.model_copy(update={"visible": False, "screens": {}})

@@ -1,17 +1,15 @@
 <script lang="ts">
   /** The worst reading over one period, and beneath it who is there when; borders are pulled to time them. */
   import type { SequenceLayer } from '../../../api/types';
-  import RunLine from '../../../parts/RunLine.svelte';
   import { pull } from '../../../parts/pull';
   import { useBench } from '../../../state/context';
   import { Hand } from '../../../state/hand.svelte';
   import { layerEditor } from '../../change';
+  import RunOverTime from '../../RunOverTime.svelte';
   import { lookOf, second, turnsOf } from '../../members';
 
   let { layer }: { layer: SequenceLayer } = $props();
-  const { doc, edits, findings, movement, selection, sight } = useBench();
-  /** Where the system asks for less motion, pages in it do not move, and neither do these screens. */
-  const still = matchMedia('(prefers-reduced-motion: reduce)').matches;
+  const { doc, edits, movement, selection, sight } = useBench();
   const to = layerEditor(() => layer);
 
   const STEP = 0.1;
@@ -21,43 +19,7 @@
   type Stay = { n: number; stay: number };
   const hand = new Hand<Stay>(edits);
   const times = $derived(turnsOf(layer));
-  const found = $derived(findings.timeLine?.layer === layer.id ? findings.timeLine : null);
   const scale = $derived(grabbed?.scale ?? times.period);
-  const now = $derived(
-    sight.situation?.phases[layer.id] ??
-      ((movement.timeOf(layer.id) % times.period) + times.period) % times.period,
-  );
-  const ticks = $derived.by(() => {
-    const step = [1, 2, 5, 10, 20, 60, 120, 300, 600].find((s) => scale / s <= 8) ?? 1200;
-    return Array.from({ length: Math.floor(scale / step) + 1 }, (_, n) => n * step);
-  });
-  const points = $derived(
-    (found?.points ?? []).flatMap((p) => {
-      // one that stays reads the same from the beginning of its stay to the end
-      const turn = times.turns.find((t) => p.time > t.start - 1e-6 && p.time < t.start + t.stay + 1e-6);
-      const share = p.ratio / p.required;
-      return turn
-        ? [turn.start, turn.start + turn.stay].map((at) => ({ at, share }))
-        : [{ at: p.time, share }];
-    }),
-  );
-  const marks = $derived(
-    (found?.points ?? []).flatMap((p, n, all) => {
-      const before = all[n - 1];
-      if (!before || before.meets === p.meets) return [];
-      const said = p.meets
-        ? `From ${second(p.time)} on every word can be read again.`
-        : `From ${second(p.time)} on words fall short.`;
-      return [{ at: p.time, good: p.meets, said }];
-    }),
-  );
-  const near = $derived(
-    found?.points.reduce<(typeof found.points)[number] | null>(
-      (best, p) => (!best || Math.abs(p.time - now) < Math.abs(best.time - now) ? p : best),
-      null,
-    ) ?? null,
-  );
-
   const rounded = (time: number) => Math.round(Math.min(MOST, Math.max(0, time)) * 10) / 10;
   const stays = ({ n, stay }: Stay) => ({ [`members/${n}/stay`]: stay });
   const way = {
@@ -97,40 +59,15 @@
   }
 </script>
 
-<div class="flex items-center gap-2">
-  <button
-    type="button"
-    class="quiet act shrink-0 px-1"
-    title="Space"
-    aria-pressed={movement.playing}
-    onclick={() => movement.toggle()}>{movement.playing ? 'Stop' : 'Run'}</button
-  >
-  <span class="w-10 shrink-0 font-semibold tabular-nums">{second(now)}</span>
-  <p class="min-w-0 flex-1 truncate text-small" role="status" title={found?.sentence}>
-    {#if found}<span class={found.good ? 'text-success' : 'text-warning'}>{found.sentence}</span>{:else}<span
-        class="muted">Reading every moment …</span
-      >{/if}
-  </p>
-</div>
 {#if hand.problem}<p role="alert" class="text-small text-error">{hand.problem}</p>{/if}
-{#if still}
-  <p class="muted text-small">Your system asks for less motion: the screens stay with the first one.</p>
-{/if}
-<RunLine
-  label="Time of {layer.name}"
-  text={(time) => `${second(time)}${near ? `, the worst reading is ${near.shown} of ${near.required}` : ''}`}
-  from={0}
-  to={scale}
-  high={44}
+<RunOverTime
+  {layer}
+  period={times.period}
+  {scale}
   step={STEP}
-  {points}
+  calm="Your system asks for less motion: the screens stay with the first one."
   regions={times.turns.map((t, n) => ({ id: t.id, name: `${n + 1}`, from: t.start, to: t.start + t.stay }))}
-  {marks}
-  {ticks}
-  tick={(time) => (time === 0 ? '0 s' : `${time}`)}
-  value={now}
-  first={0}
-  choose={go}
+  still={times.turns.map((t) => ({ from: t.start, to: t.start + t.stay }))}
 >
   {#snippet children(x)}
     <div class="strip">
@@ -176,7 +113,7 @@
       {/each}
     </div>
   {/snippet}
-</RunLine>
+</RunOverTime>
 
 <style>
   /* the grips have a row of their own, so that none lies over a short turn */
