@@ -163,7 +163,7 @@ def _fair_morning() -> Plain:
         lettering={"weight": 500},
     )
     film = {"kind": "video", "id": "mist-film", "name": "Mist and sun", "asset": "mist-and-sun", "end": 6, "rate": 24}
-    shade = {"kind": "colour", "id": "morning-shade", "name": "Shade", "colour": "#0b1a14", "opacity": 0.3}
+    shade = {"kind": "colour", "id": "morning-shade", "name": "Shade", "colour": "#0b1a14", "opacity": 0.42}
     return {
         "id": "morning-banner",
         "name": "Morning banner",

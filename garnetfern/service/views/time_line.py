@@ -64,7 +64,7 @@ def _sentence(points: list[TimePoint], phases: list[TimePhase], site: Site) -> s
     worst = next((p for p in alike if p.time in resting), least)
     when = min(phases, key=lambda p: max(p["start"] - worst.time, worst.time - p["end"], 0.0))
     screen = next(s.name.lower() for s in site.screens if s.id == worst.screen)
-    said = when["name"]
+    said = when["name"] if when["start"] == when["end"] else f"{when['name']}, at {worst.time:.1f} s"
     figures = f"{floored(worst.ratio)} of {worst.required:g}"
     if worst.quotient >= 1:
         return f"Readable at every moment: {figures} at the least."
