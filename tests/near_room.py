@@ -1,18 +1,25 @@
 """A room without walls: the same tasks in the own process, for tests of what is kept, not of how it is opened."""
 
+from contextlib import ExitStack
 from typing import Any
 
 from garnetfern.core.errors import PictureError, SiteFileError
 from garnetfern.sandbox import Room
+from garnetfern.sandbox.films import FilmRoom
+from garnetfern.sandbox.pool import Asked
 from garnetfern.sandbox.tasks import TASKS
 
 
 class NearPool:
     """Asks nobody."""
 
-    def ask(self, task: str, said: dict[str, Any], blobs: list[bytes], seconds: float, hurry: bool) -> Any:
+    def ask(self, asked: Asked) -> Any:
         try:
-            return TASKS[task](said, blobs)
+            with ExitStack() as held:
+                said = {**asked.said, "tell": asked.told}
+                if asked.path is not None:
+                    said["file"] = held.enter_context(asked.path.open("rb")).fileno()
+                return TASKS[asked.task](said, asked.blobs)
         except (PictureError, SiteFileError) as error:
             return {"refused": type(error).__name__, "message": error.message, "path": error.path}, []
 
@@ -25,3 +32,4 @@ class NearRoom(Room):
 
     def __init__(self) -> None:
         self.pool = NearPool()  # type: ignore[assignment]
+        self.films = FilmRoom(self._ask)

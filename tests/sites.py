@@ -1,9 +1,12 @@
 """Small sites for tests: one page, one banner, words on it, and what lies behind them."""
 
 import hashlib
+import io
+from dataclasses import asdict
 from typing import Any
 
 from garnetfern.core.document import read_site
+from garnetfern.core.film import Reel, film_type
 from garnetfern.core.picture import examine
 from garnetfern.core.reading import Reader
 from garnetfern.demo.site import SCREENS
@@ -13,6 +16,10 @@ from garnetfern.service.files.memory import MemoryPictures
 from garnetfern.service.files.site_file import SiteFile
 
 HEADING = words("headline", "heading", "Ferns under glass", "Young Serif", "40px", "#ffffff", level=1)
+
+
+def no_flashes(_: str, __: Any) -> None:
+    """No film flashes."""
 
 
 def colour_layer(colour: str, opacity: float = 1.0, **more: Any) -> dict[str, Any]:
@@ -44,21 +51,31 @@ def document(*layers: dict[str, Any], blocks: Any = (HEADING,), base: str = "#20
     }
 
 
+def entry_of(name: str, file: str, data: bytes) -> dict[str, Any]:
+    """The entry of a picture or a film in the document, under an id."""
+    facts = asdict(Reel(io.BytesIO(data), file).examined() if film_type(data) else examine(data, file))
+    return {**facts, "id": name, "name": file, "hash": hashlib.sha256(data).hexdigest(), "bytes": len(data)}
+
+
+def with_assets(plain: dict[str, Any], *files: tuple[str, str, bytes]) -> SiteFile:
+    """A site with pictures and films, each an id, a file's name and its bytes."""
+    entries = [entry_of(*file) for file in files]
+    held = {entry["hash"]: data for entry, (_, _, data) in zip(entries, files, strict=True)}
+    return SiteFile(read_site({**plain, "assets": entries}, shipped_fonts().names()), held)
+
+
 def with_picture(plain: dict[str, Any], data: bytes, name: str = "picture.jpg") -> SiteFile:
     """A site whose asset `picture` has these bytes."""
-    facts = examine(data, name)
-    hash_ = hashlib.sha256(data).hexdigest()
-    entry = {
-        "id": "picture",
-        "name": name,
-        "hash": hash_,
-        "type": facts.type,
-        "width": facts.width,
-        "height": facts.height,
-        "bytes": len(data),
-        "alpha": facts.alpha,
-    }
-    return SiteFile(read_site({**plain, "assets": [entry]}, shipped_fonts().names()), {hash_: data})
+    return with_assets(plain, ("picture", name, data))
+
+
+def film_layer(**more: Any) -> dict[str, Any]:
+    return {"kind": "video", "id": "film", "name": "Film", "asset": "film", "end": 2, "rate": 12, **more}
+
+
+def with_film(plain: dict[str, Any], data: bytes, name: str = "film.mp4") -> SiteFile:
+    """A site whose asset `film` has these bytes."""
+    return with_assets(plain, ("film", name, data))
 
 
 def one_banner(*layers: dict[str, Any], **more: Any) -> SiteFile:

@@ -228,8 +228,8 @@ def create_app(data: Path, door: Door = LOOPBACK, cache: Cache | None = None) ->
     app.guard = Guard(door, studio.note_refusal)
     app.state.studio = studio
     errors.install(app)
-    # what comes line by line is not held back until enough of it can be packed
-    plain = (*DEFAULT_EXCLUDED_CONTENT_TYPES, LINES)
+    # what comes line by line is not held back until enough of it can be packed; films are packed already
+    plain = (*DEFAULT_EXCLUDED_CONTENT_TYPES, LINES, "video/mp4")
     app.add_middleware(GZipMiddleware, minimum_size=1400, compresslevel=5, exclude_content_types=plain)
     versions = Versions()
     every = (

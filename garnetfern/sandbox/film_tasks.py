@@ -108,13 +108,14 @@ def _strip(said: Said, blobs: list[bytes]) -> Answer:
     return {}, [out.getvalue()]
 
 
-_held: dict[str, "tuple[Reel | Leaves, int]"] = {}
+_held: dict[tuple[int, ...], "tuple[Reel | Leaves, int]"] = {}
 """The film that was asked for last, and the number of its file: the next moment is often a little further on."""
 
 
 def _frames(said: Said, _: list[bytes]) -> Answer:
     """Several moments, rising, as files for visitors show them: plain rows of RGB."""
-    key = str(said["key"])
+    known = os.fstat(said["file"])
+    key = (known.st_dev, known.st_ino, known.st_size, known.st_mtime_ns)
     if key not in _held:
         for reel, number in list(_held.values()):
             reel.close()
@@ -154,7 +155,7 @@ def _flashes(said: Said, blobs: list[bytes]) -> Answer:
             for n, frame in enumerate(reel.frames(footage.moments())):
                 small = (SIDE, max(1, round(SIDE * frame.shape[0] / frame.shape[1])))
                 levels = np.asarray(cv2.resize(frame, small, interpolation=cv2.INTER_AREA))
-                lights.append(to_linear(levels.astype(np.float32) / np.float32(255)))
+                lights.append(to_linear(levels.astype(np.float32)))
                 yield float(n / footage.rate), lights[-1]
                 said["tell"]((n + 1) / footage.count)
             early = lights[: int(footage.rate) + 1]

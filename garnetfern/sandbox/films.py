@@ -47,7 +47,7 @@ class FilmRoom:
 
     def frames(self, film: Path, times: Sequence[float], size: tuple[int, int]) -> list[Picture]:
         """Several moments, s, rising, at a size in px: RGB."""
-        said = {"name": "This film", "key": film.name, "times": list(times), "size": size}
+        said = {"name": "This film", "times": list(times), "size": size}
         found = self._ask("frames", said, [], path=film)[1]
         return [np.frombuffer(data, dtype=np.uint8).reshape(size[1], size[0], 3) for data in found]
 

@@ -112,11 +112,12 @@ class Worker:
                     send(self.wire, said, asked.blobs, file.fileno())
         except BrokenWireError as error:
             raise OverrunError(self._cause()) from error
-        while True:
-            answer = self.hear(max(0.01, until - time.monotonic()))
+        while (left := until - time.monotonic()) > 0:
+            answer = self.hear(left)
             if "told" not in answer[0]:
                 return answer
             asked.told(float(answer[0]["told"]))
+        raise OverrunError("time")
 
     def end(self) -> None:
         """End the process, whatever it does."""

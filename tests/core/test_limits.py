@@ -173,6 +173,8 @@ HELD_BY_WHAT_THEY_DO = {
     "HEADER_HOST": "test_guard: a host of 300 characters",
     "ROOM_MEMORY": "test_room: 4,000 MB are refused",
     "ROOM_FILES": "test_room: no file is opened",
+    "ROOM_FILM_SECONDS": "test_film_room: a task that takes too long is ended",
+    "ROOM_CODING_SECONDS": "test_film_room: a task that takes too long is ended",
     "ROOM_SECONDS": "test_room: what overruns is told",
     "LOG_BYTES": "the library's rotation",
     "LOG_FILES": "the library's rotation",

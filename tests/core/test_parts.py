@@ -6,7 +6,7 @@ from garnetfern.core.reading import situations
 from garnetfern.service.views.check import reading_view
 from garnetfern.service.views.every_situation import situations_view
 from garnetfern.service.views.report import check_site
-from tests.sites import document, one_banner, reader_of
+from tests.sites import document, no_flashes, one_banner, reader_of
 
 BUTTON = {"id": "visit", "kind": "button", "wording": "Visit us", "link": "#", "lettering": {"colour": "#ffffff"}}
 
@@ -43,7 +43,7 @@ def test_a_faint_edge_is_said_and_fails_the_check():
     view = reading_view(edges[0], situation)
     assert view["sentence"] == "The button's edge falls short against what lies around it: 1.6 of 3."
     assert not view["meets"]
-    shown = situations_view(reader_of(file), file.site, page)
+    shown = situations_view(reader_of(file), file.site, page, no_flashes)
     assert {"id": "visit/edge", "words": "Edge of Visit us", "trouble": True} in shown["blocks"]
     rows = check_site(reader_of(file), file.site, lambda _, __: None)
     assert sum(row["block"] == "visit/edge" and not row["meets"] for row in rows) >= 3

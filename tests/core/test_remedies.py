@@ -2,12 +2,15 @@
 
 import copy
 import math
+from fractions import Fraction
 
+import numpy as np
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
 from garnetfern.core.document import read_site
+from garnetfern.core.film.coding import coded
 from garnetfern.core.reading import situations
 from garnetfern.core.remedy import kept as kept_of_pictures
 from garnetfern.core.remedy.kinds import KINDS
@@ -19,7 +22,7 @@ from garnetfern.core.remedy.search import FINE, narrowed
 from garnetfern.service.views.remedies import patch_between
 from garnetfern.service.workspace.patch import patched
 from tests.conftest import jpeg
-from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, reader_of, with_picture
+from tests.sites import HEADING, colour_layer, document, film_layer, image_layer, one_banner, reader_of, with_picture
 
 from .test_readings import split_picture
 
@@ -69,6 +72,12 @@ def turns(*colours, **more):
     return {"kind": "sequence", "id": "turns", "name": "Turns", "stay": 2, "change": 1, "members": members, **more}
 
 
+def brightening(bright, count=24):
+    """A film that is dark but for a few pictures from one on."""
+    frames = [np.full((90, 160, 3), 235 if bright <= n < bright + 6 else 20, dtype=np.uint8) for n in range(count)]
+    return coded(lambda: iter(frames), count, Fraction(12), (160, 90), "h264", 10**6, lambda _: None).data
+
+
 SMALL = lettered(size="16px")
 CASES = {
     "strength": (document(image_layer(), colour_layer("#000000", 0.1)), BRIGHT),
@@ -92,6 +101,7 @@ CASES = {
         split_picture((10, 10, 10), (170, 170, 170), width=36, height=36),
     ),
     "leave_out": (document(turns("#101820", "#e0e0d0", "#203040")), HALVES),
+    "another_still": (document(film_layer(asset="picture", start=1, still=0)), brightening(0)),
     "base": (document(image_layer(), base="#f4efe4"), split_picture((10, 30, 20), (20, 30, 25))),
 }
 

@@ -91,4 +91,4 @@ def test_an_animation_gives_its_first_picture_and_says_so():
     frames[0].save(out, "GIF", save_all=True, append_images=frames[1:])
     facts = examine(out.getvalue(), "moving.gif")
     assert facts.type == "gif"
-    assert "the first picture of it is used" in facts.note
+    assert "as a picture it shows its first moment" in facts.note

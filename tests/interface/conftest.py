@@ -25,6 +25,7 @@ def sample(tmp_path_factory: pytest.TempPathFactory, demo: SiteFile) -> Path:
         studio = Studio(folder)
         studio.start(demo, "The sample site")
         studio.warm()
+        studio.long.tasks["film"](lambda *_: True)
         studio.bundle_files()
         studio.close()
 

@@ -3,20 +3,18 @@
 import hashlib
 import io
 import random
-from dataclasses import asdict
 from functools import lru_cache
 from typing import Any
 
 from garnetfern.core.css.pictures import Emission
 from garnetfern.core.css.urls import Urls
-from garnetfern.core.document import read_site
 from garnetfern.core.film import Reel
 from garnetfern.core.film.coding import Codec, coded
 from garnetfern.core.resolve.film import Cut
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.site_file import SiteFile
 from tests.films import film
-from tests.sites import HEADING, colour_layer, document
+from tests.sites import HEADING, colour_layer, document, film_layer, with_film
 
 RATE = 12
 FILMS = ({"size": (640, 360)}, {"size": (640, 360), "matrix": None, "coded_as": "ITU601"}, {"size": (360, 480)})
@@ -25,18 +23,6 @@ FILMS = ({"size": (640, 360)}, {"size": (640, 360), "matrix": None, "coded_as": 
 @lru_cache(maxsize=8)
 def _original(number: int) -> bytes:
     return film(rate=RATE, **FILMS[number])
-
-
-def film_layer(**more: Any) -> dict[str, Any]:
-    return {"kind": "video", "id": "film", "name": "Film", "asset": "film", "end": 2, "rate": RATE, **more}
-
-
-def with_film(plain: dict[str, Any], data: bytes, name: str = "film.mp4") -> SiteFile:
-    """A site whose asset `film` has these bytes."""
-    hash_ = hashlib.sha256(data).hexdigest()
-    facts = asdict(Reel(io.BytesIO(data), name).examined())
-    entry = {**facts, "id": "film", "name": name, "hash": hash_, "bytes": len(data)}
-    return SiteFile(read_site({**plain, "assets": [entry]}, shipped_fonts().names()), {hash_: data})
 
 
 @lru_cache(maxsize=64)

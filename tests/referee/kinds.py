@@ -5,7 +5,8 @@ from typing import Any
 from garnetfern.core.art import SILHOUETTES, TILES
 from garnetfern.service.files.site_file import SiteFile
 
-from ..sites import document, with_picture
+from ..films import film_of
+from ..sites import document, with_assets
 from .placings import picture
 
 Layer = dict[str, Any]
@@ -103,6 +104,16 @@ TURNS = _layers(
     one_alone={"members": [_member(5, size="contain")]},
     blended={"members": [_member(6), _member(7)], **FOR_LONG, "blend": "multiply"},
 )
+FILMS = [
+    (name, {"asset": "film", "end": 2, "rate": 12, **layer})
+    for name, layer in _layers(
+        as_it_begins={},
+        at_another_moment={"still": 1.2, "focal": [0.1, 0.9], "opacity": 0.8},
+        whole={"size": "contain", "still": 0.5},
+        stretched={"size": "stretch", "blend": "screen"},
+    )
+]
+"""At rest their stills are there; tests/referee/test_films.py plays them."""
 SAMPLES: dict[str, list[tuple[str, Layer]]] = {
     "colour": COLOURS,
     "edge": EDGES,
@@ -111,6 +122,7 @@ SAMPLES: dict[str, list[tuple[str, Layer]]] = {
     "pattern": PATTERNS,
     "sequence": TURNS,
     "shape": SHAPES,
+    "video": FILMS,
 }
 """Every kind's samples: a name and what differs from its defaults."""
 
@@ -134,7 +146,9 @@ def page_with(backdrops: list[dict[str, Any]], height: str = "213px") -> SiteFil
         band = {**banner, "id": f"b{n}", "columns": [], "height": {"min": height}}
         bands.append({**band, "backdrop": {**backdrop, "layers": layers}, "padding": {"block": "0px", "inline": "0px"}})
     home["bands"] = bands
-    return with_picture(plain, picture("photo"))
+    return with_assets(
+        plain, ("picture", "picture.jpg", picture("photo")), ("film", "film.mp4", film_of("H.264, BT.709"))
+    )
 
 
 def samples_page(kind: str, stack: str = "on a colour") -> tuple[SiteFile, list[str]]:

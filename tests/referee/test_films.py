@@ -13,10 +13,10 @@ from garnetfern.fonts import font_bytes, shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 from tests.films import KINDS, film_of
 from tests.sampled import sampled
-from tests.sites import document
+from tests.sites import document, film_layer, with_film
 
 from .browser import Opened, pixels
-from .filmed import RATE, film_layer, filmed, generate, with_film
+from .filmed import RATE, filmed, generate
 from .met import seen_ratio
 from .moments import SEEK, beside, frozen, sought
 

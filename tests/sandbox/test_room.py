@@ -15,7 +15,7 @@ from PIL import Image
 from garnetfern.core import limits
 from garnetfern.core.errors import GarnetfernError, PictureError
 from garnetfern.sandbox import Room
-from garnetfern.sandbox.pool import OverrunError, Pool
+from garnetfern.sandbox.pool import Asked, OverrunError, Pool
 from tests.conftest import encoded, jpeg
 from tests.hostile import DRAWINGS, PICTURES, png_of, saved, svg
 
@@ -99,12 +99,12 @@ def test_what_overruns_or_dies_is_told_and_replaced():
     data = saved(Image.effect_noise((1200, 900), 60), "PNG")
     said = {"name": "x", "look": True}
     with pytest.raises(OverrunError, match="time"):
-        pool.ask("examine", said, [data], 0.02, True)
-    assert pool.ask("examine", said, [jpeg()], 10, True)[0]["facts"]["width"] == 60
+        pool.ask(Asked("examine", said, [data], 0.02, True))
+    assert pool.ask(Asked("examine", said, [jpeg()], 10, True))[0]["facts"]["width"] == 60
     first = pool._free[0].process
     os.kill(first.pid, signal.SIGKILL)
     first.wait()
-    assert pool.ask("examine", said, [jpeg()], 10, True)[0]["facts"]["width"] == 60
+    assert pool.ask(Asked("examine", said, [jpeg()], 10, True))[0]["facts"]["width"] == 60
     victim = pool._free[0].process
 
     large = saved(Image.effect_noise((3000, 3000), 60), "PNG")
@@ -116,9 +116,9 @@ def test_what_overruns_or_dies_is_told_and_replaced():
     killer = threading.Thread(target=kill)
     killer.start()
     with pytest.raises(OverrunError, match="died"):
-        pool.ask("examine", said, [large], 20, True)
+        pool.ask(Asked("examine", said, [large], 20, True))
     killer.join()
-    assert pool.ask("examine", said, [jpeg()], 10, True)[0]["facts"]["width"] == 60
+    assert pool.ask(Asked("examine", said, [jpeg()], 10, True))[0]["facts"]["width"] == 60
     pool.close()
     assert not pool._free
 
@@ -130,7 +130,7 @@ def test_those_in_a_hurry_come_before_work_in_the_background():
     order = []
 
     def ask(name, hurry):
-        pool.ask("examine", {"name": name, "look": False}, [jpeg()], 10, hurry)
+        pool.ask(Asked("examine", {"name": name, "look": False}, [jpeg()], 10, hurry))
         order.append(name)
 
     waiting = [threading.Thread(target=ask, args=("later", False)), threading.Thread(target=ask, args=("now", True))]

@@ -11,7 +11,7 @@ from garnetfern.service.files.memory import MemoryPictures
 from garnetfern.service.views.every_situation import situations_view
 from garnetfern.service.views.vouching import lettering_notes
 from tests.conftest import jpeg
-from tests.sites import HEADING, document, image_layer, one_banner, reader_of, with_picture
+from tests.sites import HEADING, document, image_layer, no_flashes, one_banner, reader_of, with_picture
 
 
 def lettered(lettering, **layer):
@@ -30,7 +30,7 @@ def test_a_picture_that_bears_lettering_is_not_measured_and_says_so(lettering, w
     note = lettering_notes(site, site.pages[0])[0]
     assert note["wanted"] is wanted
     assert said in note["sentence"]
-    view = situations_view(reader_of(file), site, site.pages[0])
+    view = situations_view(reader_of(file), site, site.pages[0], no_flashes)
     assert view["notes"] == [note]
 
 
@@ -62,7 +62,7 @@ def test_a_picture_among_the_words_is_told_with_its_lettering():
 def test_what_cannot_be_vouched_for_counts_as_neither():
     strange = {**HEADING, "wording": "羊歯 under glass", "lettering": {"colour": "#20302a", "size": "40px"}}
     file = one_banner(blocks=[strange])
-    view = situations_view(reader_of(file), file.site, file.site.pages[0])
+    view = situations_view(reader_of(file), file.site, file.site.pages[0], no_flashes)
     assert view["unsure"] == len(view["cells"])
     assert (view["sentence"], view["good"]) == ("Nothing here could be measured.", False)
     assert not any(s["trouble"] for s in view["situations"])

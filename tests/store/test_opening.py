@@ -122,7 +122,12 @@ def test_the_lock_dies_with_its_holder(data):
 def earlier(data):
     """The folder as the version before this one left it."""
     execute(
-        data / DATABASE, "DROP TABLE made", "DELETE FROM migration WHERE name LIKE '0003%'", "PRAGMA application_id = 0"
+        data / DATABASE,
+        "DROP TABLE made",
+        "ALTER TABLE picture DROP COLUMN duration",
+        "ALTER TABLE picture DROP COLUMN rate",
+        "DELETE FROM migration WHERE name LIKE '0003%' OR name LIKE '0004%'",
+        "PRAGMA application_id = 0",
     )
 
 
@@ -131,7 +136,7 @@ def test_an_earlier_form_is_migrated_and_kept_as_it_was(data):
     studio = Studio(data, NearRoom())
     assert studio.state().revision == 1
     studio.close()
-    kept = sqlite3.connect(data / "copies" / "before-0003.sqlite")
+    kept = sqlite3.connect(data / "copies" / "before-0004.sqlite")
     assert kept.execute("SELECT COUNT(*) FROM migration").fetchone() == (2,)
     kept.close()
 

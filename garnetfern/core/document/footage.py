@@ -26,8 +26,8 @@ class Footage:
         return floor(time * self.rate + 1e-6) % self.count
 
     def moment(self, frame: int) -> float:
-        """When in the film a frame lies, s."""
-        return round(self.start + float(frame / self.rate), 4)
+        """When in the film the middle of a frame's time lies, s: at its beginning it might be the one before."""
+        return round(self.start + float((frame + Fraction(1, 2)) / self.rate), 4)
 
     def moments(self) -> tuple[float, ...]:
         """All of them, s of the film."""

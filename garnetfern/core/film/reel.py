@@ -147,7 +147,7 @@ class Reel:
             raise PictureError(
                 f"{self.name} is longer than {limits.FILM_SECONDS // 60} minutes, which is the most. Cut it shorter."
             )
-        rate = count / duration
+        rate = round(count / duration, 3)
         if rate > limits.FILM_RATE or count > limits.FILM_FRAMES:
             raise PictureError(
                 f"{self.name} has {rate:,.0f} pictures in a second; {limits.FILM_RATE} are the most. It was not taken."
@@ -159,7 +159,7 @@ class Reel:
             next(self.frames([duration * n / LOOKS]))
         notes = self._notes(duration, uneven, late, frame)
         width, height = self._square(first, frame)
-        return FilmFacts(self.type, width, height, round(duration, 3), round(rate, 3), self._alpha(), notes)
+        return FilmFacts(self.type, width, height, round(duration, 3), rate, self._alpha(), notes)
 
     def _square(self, first: Rgb, frame: av.VideoFrame | None) -> tuple[int, int]:
         """Width and height of an upright frame in square px (the file may say that its px are wider than high)."""

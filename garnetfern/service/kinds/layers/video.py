@@ -30,7 +30,7 @@ def offers(site: Site, _: Page) -> Iterator[Offer]:
     for asset in site.assets:
         if asset.duration >= 0.2:
             style = f"background: url(/thumbs/{asset.hash[:10]}) center / cover"
-            plain: dict[str, Any] = laid(asset, "film").model_dump(exclude={"id", "screens"})
+            plain: dict[str, Any] = laid(asset, "film").model_dump(mode="json", exclude={"id", "screens"})
             yield Offer(f"The film {asset.name}", style, plain)
 
 

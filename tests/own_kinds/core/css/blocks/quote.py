@@ -13,9 +13,9 @@ def declarations(block: Block, context: BlockContext) -> Declarations:
     return [*words_declarations(block, context), ("padding-block-end", f"{block.lettering.line}em")]
 
 
-def markup(block: Block, _: Emission) -> str:
+def markup(block: Block, emission: Emission) -> str:
     """A quotation."""
-    return element("blockquote", block, f"\u201c{html_words(block.wording)}\u201d")
+    return element("blockquote", block, emission, f"\u201c{html_words(block.wording)}\u201d")
 
 
 __all__ = ["declarations", "markup", "pointed"]
