@@ -118,7 +118,7 @@ def work_routes(studio: Studio) -> APIRouter:
 
     @api.get("/weights", response_model=WeightsView)
     def weight() -> Any:
-        return weights(studio.site(), studio.fonts, studio.fitting, studio.fitted)
+        return weights(studio.site(), studio.fonts, studio.fitting, studio.fitted, studio.films)
 
     @api.get("/work", response_model=list[JobState])
     def work() -> Any:

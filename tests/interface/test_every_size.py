@@ -112,6 +112,13 @@ def _turns(page: Page) -> None:
     page.get_by_role("status").filter(has_text=re.compile("short: second picture")).wait_for()
 
 
+def _film(page: Page) -> None:
+    opened(page, "Bench")
+    page.get_by_label("Page", exact=True).select_option("fair-morning")
+    _settings("Mist and sun")(page)
+    page.get_by_role("status").filter(has_text=re.compile("short: film|Readable at")).wait_for()
+
+
 PLACES: dict[str, Callable[[Page], None]] = {
     "bench": lambda page: None,
     "a colour": _settings("Dusk"),
@@ -133,6 +140,9 @@ PLACES: dict[str, Callable[[Page], None]] = {
     "situations": _situations,
     "turns": _turns,
     "who takes turns": lambda page: page.get_by_role("tab", name="Who takes turns").click(),
+    "film": _film,
+    "its place": lambda page: page.get_by_role("tab", name="Size and place").click(),
+    "its files": lambda page: page.get_by_role("tab", name="Files").click(),
     "keys": lambda page: page.keyboard.press("?"),
 }
 

@@ -19,6 +19,9 @@ Told = Callable[[float], object]
 Coded = dict[Cut, tuple[tuple[str, str], ...]]
 
 
+CODEC_NAMES: dict[Codec, str] = {"av1": "AV1", "h264": "H.264"}
+
+
 @dataclass(frozen=True)
 class Piece:
     """One piece of work on a film: a file of one codec, or (without one) looking for flashes."""
@@ -32,7 +35,7 @@ class Piece:
         """What is being done, for people."""
         if self.codec is None:
             return f"{self.asset.name}: looking for flashes"
-        return f"{self.asset.name}, {self.cut.width} px, {'AV1' if self.codec == 'av1' else 'H.264'}"
+        return f"{self.asset.name}, {self.cut.width} px, {CODEC_NAMES[self.codec]}"
 
 
 def _part(hash_: str, footage: Footage) -> str:

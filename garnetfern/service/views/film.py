@@ -4,10 +4,8 @@ from typing_extensions import TypedDict
 
 from ...core.document import Page, Site, VideoLayer
 from ...core.errors import NotFoundError
-from ...core.film.coding import CODECS, Codec
-from ..files.films import Films, flash_sentence
-
-NAMES: dict[Codec, str] = {"av1": "AV1", "h264": "H.264"}
+from ...core.film.coding import CODECS
+from ..files.films import CODEC_NAMES, Films, flash_sentence
 
 
 class FilmFile(TypedDict):
@@ -49,7 +47,7 @@ def film_view(films: Films, site: Site, page: Page, area_id: str, layer_id: str)
     files: list[FilmFile] = [
         {
             "phone": n > 0,
-            "codec": NAMES[codec],
+            "codec": CODEC_NAMES[codec],
             "width": cut.width,
             "height": cut.height,
             "bytes": file.bytes,

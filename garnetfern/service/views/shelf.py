@@ -30,6 +30,7 @@ class PictureView(TypedDict):
     width: int
     height: int
     bytes: int
+    duration: float
     orientation: Orientation
     colours: list[ColourShare]
     mood: Mood
@@ -81,6 +82,7 @@ def picture_view(site: Site, asset: Asset, looks: Looks, intact: bool) -> Pictur
         "width": asset.width,
         "height": asset.height,
         "bytes": asset.bytes,
+        "duration": asset.duration,
         "orientation": orientation(asset.width, asset.height),
         "colours": [{"colour": c.colour, "share": round(c.share, 3), "name": hue_name(c.colour)} for c in look.colours],
         "mood": look.mood,

@@ -5,11 +5,12 @@ from typing_extensions import TypedDict
 from ...core.document import Site
 from ...core.resolve.fonts import FontBook
 from ...store import FittedFile, FittedFiles, fitted_key
+from ..files.films import CODEC_NAMES, Films, cuts_of
 from ..files.fitting import Fitting, kinds_of, wanted
 
 
 class FittedView(TypedDict):
-    """A fitted file: its kind, quality, SSIM, weight, and whether it fits its budget."""
+    """A fitted file: its kind, quality, SSIM (both 0 of a film), weight, and whether it fits its budget."""
 
     kind: str
     quality: int
@@ -40,8 +41,8 @@ def _fitted(kind: str, file: FittedFile) -> FittedView:
     return {"kind": kind, "quality": file.quality, "ssim": file.ssim, "bytes": file.bytes, "fits": file.fits}
 
 
-def weights(site: Site, fonts: FontBook, fitting: Fitting, files: FittedFiles) -> WeightsView:
-    """Every rendition visitors get with its budget and its files."""
+def weights(site: Site, fonts: FontBook, fitting: Fitting, files: FittedFiles, films: Films) -> WeightsView:
+    """Every rendition and every film that visitors get, with its budget and its files."""
     rows: list[WeightRow] = []
     for one in wanted(site, fonts):
         if one.rendition.lossless:
@@ -57,4 +58,15 @@ def weights(site: Site, fonts: FontBook, fitting: Fitting, files: FittedFiles) -
             "files": made,
         }
         rows.append(row)
-    return {"rows": rows, "missing": len(fitting.missing(site, fonts))}
+    for cut, asset in cuts_of(site, fonts).items():
+        rows.append(
+            {
+                "asset": asset.id,
+                "name": asset.name,
+                "budget": cut.budget,
+                "width": cut.width,
+                "height": cut.height,
+                "files": [_fitted(CODEC_NAMES[codec], file) for codec, file in films.files(cut)],
+            }
+        )
+    return {"rows": rows, "missing": len(fitting.missing(site, fonts)) + len(films.missing(site))}

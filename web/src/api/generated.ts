@@ -2146,7 +2146,7 @@ export interface components {
         };
         /**
          * FittedView
-         * @description A fitted file: its kind, quality, SSIM, weight, and whether it fits its budget.
+         * @description A fitted file: its kind, quality, SSIM (both 0 of a film), weight, and whether it fits its budget.
          */
         FittedView: {
             /** Kind */
@@ -3265,6 +3265,8 @@ export interface components {
             height: number;
             /** Bytes */
             bytes: number;
+            /** Duration */
+            duration: number;
             /**
              * Orientation
              * @enum {string}

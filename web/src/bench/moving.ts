@@ -34,6 +34,16 @@ function showFilm(film: HTMLVideoElement, at: Films[string], playing: boolean): 
   if (Math.abs(film.currentTime - middle) > 1e-3) film.currentTime = middle;
 }
 
+/** Let the page's own control stop and start its films: in our frames no script of the page runs that would. */
+export function obeyStop(page: Document): void {
+  page.addEventListener('change', ({ target }) => {
+    if (!(target as Element).matches('input.gf-stop-box')) return;
+    for (const film of page.querySelectorAll<HTMLVideoElement>('.gf-layer > video'))
+      if ((target as HTMLInputElement).checked) film.pause();
+      else void film.play().catch(() => {});
+  });
+}
+
 /** Bring the films of a page to their times. */
 export function holdFilms(page: Document, films: Films, playing: boolean): void {
   for (const film of page.querySelectorAll<HTMLVideoElement>('.gf-layer > video')) {

@@ -1,6 +1,6 @@
 <script lang="ts">
   /** The whole picture with the window every screen cuts from it. */
-  import { picturesOf } from '../layers/members';
+  import { isFilm, picturesOf, spotted, thumbOf } from '../layers/members';
   import { on } from '../state/screens';
   import Scope from '../parts/Scope.svelte';
   import Parts from './Parts.svelte';
@@ -100,7 +100,7 @@
     </div>
     {#if layer && asset && own}
       <Sheet
-        picture="/thumbs/{asset.hash.slice(0, 10)}?large"
+        picture={thumbOf(asset, layer, true)}
         proportion={asset.width / asset.height}
         framing={sheet}
         parts={asset.parts ?? []}
@@ -108,12 +108,9 @@
         crop={own.crop ?? null}
         {map}
         {mode}
-        show={(spot, screen) => edits.show(set({ focal: spot, position: null }, screen ?? selection.scope))}
+        show={(spot, screen) => edits.show(set(spotted(layer, spot), screen ?? selection.scope))}
         keep={(spot, screen) =>
-          edits.keep(
-            set({ focal: spot, position: null }, screen ?? selection.scope),
-            `Focal point of ${layer.name}`,
-          )}
+          edits.keep(set(spotted(layer, spot), screen ?? selection.scope), `Focal point of ${layer.name}`)}
         {drawn}
       />
     {:else if choices.length === 0}
@@ -144,12 +141,14 @@
           aria-pressed={mode === 'part'}
           onclick={() => (mode = mode === 'part' ? 'focal' : 'part')}>Mark a part to keep</button
         >
-        <button
-          type="button"
-          class="btn btn-outline h-[30px] min-h-0 px-3"
-          aria-pressed={mode === 'crop'}
-          onclick={() => (mode = mode === 'crop' ? 'focal' : 'crop')}>Crop</button
-        >
+        {#if !isFilm(layer)}
+          <button
+            type="button"
+            class="btn btn-outline h-[30px] min-h-0 px-3"
+            aria-pressed={mode === 'crop'}
+            onclick={() => (mode = mode === 'crop' ? 'focal' : 'crop')}>Crop</button
+          >
+        {/if}
       </div>
       <p class="muted text-small" role="status">
         {#if mode === 'part'}Draw a box around what should stay in sight on every screen.

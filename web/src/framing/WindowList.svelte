@@ -1,6 +1,7 @@
 <script lang="ts">
   /** Each screen's window as a small true picture, and what it costs. */
   import type { Asset, Framing, ImageLayer } from '../api/types';
+  import { thumbOf } from '../layers/members';
   import { differing } from '../state/screens';
   import { useBench } from '../state/context';
 
@@ -25,10 +26,7 @@
 <ul aria-label="Windows">
   {#each framing?.screens ?? [] as view (view.screen)}
     <li class="row">
-      <span
-        class="cut"
-        style="background-image:url(/thumbs/{asset.hash.slice(0, 10)}?large);{cut(view.window)}"
-      ></span>
+      <span class="cut" style="background-image:url({thumbOf(asset, layer, true)});{cut(view.window)}"></span>
       <div class="min-w-0">
         <p>
           <b>{view.name}</b>

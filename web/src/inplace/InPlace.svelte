@@ -4,6 +4,7 @@
   import type { Live } from '../api/types';
   import NumberField from '../parts/NumberField.svelte';
   import { apply } from '../bench/frame';
+  import { obeyStop } from '../bench/moving';
   import { useBench } from '../state/context';
 
   type Props = {
@@ -35,6 +36,7 @@
     page = frame?.contentDocument ?? null;
     page?.addEventListener('keydown', keys);
     page?.addEventListener('keyup', onkeyup);
+    if (page) obeyStop(page);
     // the page takes the keys, unless the bar has them already
     if (!bar?.contains(document.activeElement)) frame?.focus();
     setTimeout(() => (hint = false), 2500);

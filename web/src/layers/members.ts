@@ -34,6 +34,17 @@ export function footageOf(film: VideoLayer): { count: number; rate: number; peri
   return { count, rate, period: count / rate };
 }
 
+/** What puts a spot of a picture in sight: a place that stood instead of it goes, where the layer can have one. */
+export const spotted = (layer: Layer, focal: [number, number]): Record<string, unknown> =>
+  'position' in layer ? { focal, position: null } : { focal };
+
+/** A small picture of what a layer shows: of a film, of the moment that stands for it. */
+export function thumbOf(asset: Pick<Asset, 'hash'>, layer: Layer, large = false): string {
+  const at = isFilm(layer) ? (layer.still ?? 0) : 'at' in layer ? (layer.at ?? 0) : 0;
+  const asked = [large ? 'large' : '', at ? `at=${at}` : ''].filter(Boolean).join('&');
+  return `/thumbs/${asset.hash.slice(0, 10)}${asked && `?${asked}`}`;
+}
+
 /** The pictures that a layer is made of, each placed by itself. */
 export function picturesOf(layer: Layer | null | undefined): ImageLayer[] {
   if (!layer) return [];

@@ -1,6 +1,7 @@
 <script lang="ts">
   /** One picture: its facts, where it is used, and what can be done with it. */
   import type { Picture } from '../api/types';
+  import { second } from '../layers/members';
   import { weight } from '../parts/weight';
   import TileBench from './TileBench.svelte';
   import { useBench } from '../state/context';
@@ -35,6 +36,7 @@
       <h3 class="display-face text-title [overflow-wrap:anywhere]">{picture.name}</h3>
       <p>
         {picture.width} × {picture.height} px, {weight(picture.bytes)}, {picture.type.toUpperCase()},
+        {#if picture.duration > 0}{second(picture.duration)} long,{/if}
         {picture.orientation}, {picture.mood}
       </p>
       {#if !picture.intact}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Picture } from '../api/types';
+  import { second } from '../layers/members';
   import { weight } from '../parts/weight';
 
   type Props = {
@@ -33,6 +34,7 @@
           <span class="muted ml-auto text-small whitespace-nowrap">{weight(p.bytes)}</span>
         </span>
         <span class="flex items-center gap-2 text-small">
+          {#if p.duration > 0}<b>moves, {second(p.duration)}</b>{/if}
           <span class="muted">{p.width} × {p.height}</span>
           <span class="muted">{p.mood}</span>
           {#if p.seamless}<span class="muted">seamless</span>{/if}

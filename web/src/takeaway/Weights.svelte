@@ -9,13 +9,32 @@
   import { alter } from '../state/target';
   import { useBench } from '../state/context';
   import { weight } from '../parts/weight';
+  import { isFilm } from '../layers/members';
+  import { areasOf } from '../state/tree';
 
   const { doc, edits, notices, work } = useBench();
 
   let weights = $state.raw<Weights | null>(null);
   const job = $derived(work.job);
   const open = $derived(work.open);
-  const budget = $derived({ phone: 180, desktop: 350, ...doc.site?.budget });
+  const budget = $derived({
+    phone: 180,
+    desktop: 350,
+    film_phone: 1500,
+    film_desktop: 4000,
+    ...doc.site?.budget,
+  });
+  const films = $derived(
+    (doc.site?.pages ?? []).some((p) => areasOf(p).some((a) => (a.backdrop.layers ?? []).some(isFilm))),
+  );
+  const SIDES = [
+    ['phone', 'On the phone', 10],
+    ['desktop', 'On wider screens', 10],
+  ] as const;
+  const FILMS = [
+    ['film_phone', 'A film on the phone', 100],
+    ['film_desktop', 'A film on wider screens', 100],
+  ] as const;
 
   async function look(): Promise<void> {
     try {
@@ -38,7 +57,7 @@
     void look();
   });
 
-  const keep = (side: 'phone' | 'desktop', kilobytes: number) =>
+  const keep = (side: keyof typeof budget, kilobytes: number) =>
     edits.keep(
       alter<Site>({}, () => ({ budget: { ...budget, [side]: kilobytes } })),
       `Budget ${kilobytes} kB`,
@@ -47,15 +66,19 @@
 
 <section aria-labelledby="weights" class="flex flex-col gap-2">
   <h2 id="weights" class="display-face text-head">What pictures weigh</h2>
-  <p>Each is encoded as AVIF, WebP and JPEG at the best quality that fits its budget.</p>
+  <p>
+    Each is encoded as AVIF, WebP and JPEG at the best quality that fits its budget{films
+      ? '; films as AV1 and H.264'
+      : ''}.
+  </p>
   <div class="grid grid-cols-2 gap-3">
-    {#each [['phone', 'On the phone'], ['desktop', 'On wider screens']] as const as [side, label] (side)}
+    {#each films ? [...SIDES, ...FILMS] : SIDES as [side, label, step] (side)}
       <NumberField
         {label}
         value={budget[side]}
         unit="kB"
         {...within(RANGES.Budget[side])}
-        step={10}
+        {step}
         keep={(kilobytes) => keep(side, kilobytes)}
       />
     {/each}
@@ -68,7 +91,7 @@
         max={Math.max(1, job.total)}
         value={job.done}
       ></progress>
-      <span class="whitespace-nowrap">{job.done} of {job.total}</span>
+      <span class="whitespace-nowrap">{Math.round((100 * job.done) / Math.max(1, job.total))} %</span>
       <button
         type="button"
         class="quiet act"
@@ -100,12 +123,16 @@
         ></thead
       >
       <tbody>
-        {#each weights.rows as row (row.asset + row.width + row.height)}
+        {#each weights.rows as row (`${row.asset} ${row.width} ${row.height} ${row.budget}`)}
           {@const first = row.files.toSorted((a, b) => a.bytes - b.bytes)[0]}
           <tr
             class="border-t border-base-300"
             title={row.files
-              .map((f) => `${f.kind} ${weight(f.bytes)}, quality ${f.quality}, SSIM ${f.ssim}`)
+              .map((f) =>
+                f.ssim
+                  ? `${f.kind} ${weight(f.bytes)}, quality ${f.quality}, SSIM ${f.ssim}`
+                  : `${f.kind} ${weight(f.bytes)}`,
+              )
               .join('; ')}
           >
             <td class="max-w-0 truncate py-0.5">{row.name}</td>
@@ -116,7 +143,7 @@
                 ? ' (over)'
                 : ''}</td
             >
-            <td class="w-14">{first ? first.ssim.toFixed(3) : ''}</td>
+            <td class="w-14">{first?.ssim ? first.ssim.toFixed(3) : ''}</td>
           </tr>
         {/each}
       </tbody>

@@ -2,6 +2,7 @@ import type { ImageLayer, ScreenWindow } from '../../../api/types';
 import { on } from '../../../state/screens';
 import { put } from '../../../state/target';
 import type { LayerDrag } from '../../drag';
+import { spotted } from '../../members';
 
 /** Moves a picture: its focal point, or its place where it has one. How far it can move is what the core says. */
 const drag: LayerDrag<ImageLayer> = {
@@ -25,7 +26,7 @@ const drag: LayerDrag<ImageLayer> = {
         if (Math.abs(room) < 1) return own.focal?.[axis] ?? 0.5;
         return Math.round(Math.min(1, Math.max(0, place[axis] / room)) * 1000) / 1000;
       };
-      return put(target, { focal: [share(0), share(1)], position: null }, scope);
+      return put(target, spotted(layer, [share(0), share(1)]), scope);
     };
   },
 };

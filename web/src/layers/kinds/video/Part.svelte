@@ -41,7 +41,7 @@
   };
 
   function grip(which: 'start' | 'end' | 'still') {
-    const at = { start, end: layer.end, still }[which];
+    // what is read here and not when it is pulled would attach it anew in the middle of a pull
     return pull({
       within: (node) => node.closest('.whole'),
       begin: () => {
@@ -60,6 +60,7 @@
       cancel: () => hand.drop(),
       nudge: (right) => {
         if (right === 0) return false;
+        const at = { start, end: layer.end, still }[which];
         hand.nudge(moved[which](at + right * 0.1), way);
       },
     });
@@ -92,10 +93,15 @@
       },
     });
   }
-  const grips = $derived([
-    { which: 'start', at: start, label: 'Where the part begins', low: 0, high: layer.end },
-    { which: 'end', at: layer.end, label: 'Where the part ends', low: start, high: lasts },
-  ] as const);
+  // these do not change: what is attached to them stays while they are pulled
+  const GRIPS = [
+    { which: 'start', label: 'Where the part begins' },
+    { which: 'end', label: 'Where the part ends' },
+  ] as const;
+  const placed = $derived({
+    start: { at: start, low: 0, high: layer.end },
+    end: { at: layer.end, low: start, high: lasts },
+  });
 </script>
 
 <div class="whole" style:background-image="url(/strips/{asset.hash.slice(0, 10)})">
@@ -115,7 +121,8 @@
     style:width={share(layer.end - start)}
     {@attach window()}
   ></span>
-  {#each grips as { which, at, label, low, high } (which)}
+  {#each GRIPS as { which, label } (which)}
+    {@const { at, low, high } = placed[which]}
     <span
       class="grip {which}"
       role="slider"

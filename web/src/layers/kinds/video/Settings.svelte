@@ -13,7 +13,7 @@
   import { editorOf, type Values } from '../../../state/editor';
   import { on } from '../../../state/screens';
   import LayerStrength from '../../LayerStrength.svelte';
-  import { footageOf, second } from '../../members';
+  import { footageOf, second, thumbOf } from '../../members';
   import RunOverTime from '../../RunOverTime.svelte';
   import Part from './Part.svelte';
 
@@ -90,7 +90,7 @@
         <div class="flex gap-4">
           <div class="flex max-w-[168px] min-w-[128px] shrink-0 basis-1/3 flex-col gap-1">
             <FocalPad
-              picture="/thumbs/{asset.hash.slice(0, 10)}?at={layer.still ?? 0}"
+              picture={thumbOf(asset, layer)}
               proportion={asset.width / asset.height}
               windows={framing?.screens ?? []}
               value={[own.focal?.[0] ?? 0.5, own.focal?.[1] ?? 0.5]}
