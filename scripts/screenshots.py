@@ -55,20 +55,13 @@ def _slots(page: Page) -> None:
     page.get_by_role("button", name="Glasshouse at dawn.jpg").click()
 
 
-def _tiles(page: Page) -> None:
-    _view("Bench")(page)
-    page.get_by_label("Page", exact=True).select_option("fair-page")
-    page.get_by_text("Every word can be read on every screen.").wait_for()
-    page.get_by_role("button", name="Page", exact=True).click()
-    page.get_by_role("button", name="Fern tile", exact=True).click()
-
-
 def _area(page: Page) -> None:
     _view("Bench")(page)
     _card("Base")(page)
 
 
 def _ways_out(page: Page) -> None:
+    _view("Bench")(page)
     page.get_by_label("Page", exact=True).select_option("home")
     page.get_by_text("falls short on the phone").wait_for()
     page.mouse.move(5, 300)
@@ -129,6 +122,16 @@ def _turns(page: Page) -> None:
     page.get_by_role("button", name=re.compile("^2: June")).click()
 
 
+def _film(page: Page) -> None:
+    page.get_by_label("Page", exact=True).select_option("fair-morning")
+    _card("Mist and sun")(page)
+    page.get_by_role("status").filter(has_text=re.compile("short: film|Readable at")).wait_for()
+    page.frame_locator("iframe").first.locator("video").wait_for(state="attached", timeout=180_000)
+    page.get_by_role("slider", name="Time of Mist and sun").focus()
+    for _ in range(3):
+        page.keyboard.press("Shift+ArrowRight")
+
+
 SHOTS: dict[str, Callable[[Page], None]] = {
     "bench": lambda _: None,
     "bench-picture": _card("Glasshouse at dawn"),
@@ -143,11 +146,11 @@ SHOTS: dict[str, Callable[[Page], None]] = {
     "shelf": _shelf,
     "loan": _tab("Picture loan"),
     "slots": _slots,
-    "bench-tiles": _tiles,
     "ways-out": _ways_out,
     "take-away": _taken,
     "in-place": lambda page: page.keyboard.press("v"),
     "bench-turns": _turns,
+    "bench-film": _film,
 }
 """In this order, on one site: each goes on from the one before."""
 

@@ -1,6 +1,7 @@
 """Commands on site files: check, render, emit, schema."""
 
 import json
+from dataclasses import replace
 from pathlib import Path
 from typing import Annotated
 
@@ -9,6 +10,7 @@ import typer
 
 from ..core.colour.contrast import Requirement
 from ..core.css import bundle_files
+from ..core.css.bundle import STANDARD
 from ..core.document import site_schema
 from ..core.draw.words import draw_page
 from ..core.reading import Reader
@@ -16,6 +18,8 @@ from ..core.resolve.lengths import Viewport
 from ..core.resolve.moment import Moment
 from ..core.resolve.page import resolve_page
 from ..fonts import font_bytes, shipped_fonts
+from ..sandbox import shared_room
+from ..service.files.films import coded_at_once
 from ..service.files.memory import MemoryPictures
 from ..service.views.report import check_site, demanding, junit, run_over_widths, summed, table, width_table
 from ..service.views.vouching import notes_on
@@ -90,10 +94,14 @@ def render(
 
 @app.command()
 def emit(file: SiteArgument, out: Annotated[Path, typer.Option()]) -> None:
-    """Write the site as HTML, CSS, pictures and fonts into a folder."""
+    """Write the site as HTML, CSS, pictures, films and fonts into a folder."""
     found = opened(file)
-    pictures = MemoryPictures(found.pictures)
-    files = bundle_files(found.site, shipped_fonts(), pictures.file, font_bytes)
+    pictures, fonts, say = MemoryPictures(found.pictures), shipped_fonts(), progress()
+    coded, film = coded_at_once(shared_room(), pictures.film_path, found.site, fonts, say)
+    files = bundle_files(
+        found.site, fonts, pictures.file, font_bytes, replace(STANDARD, coded=coded), lambda *_: None, film
+    )
+    say("done\n", 1.0)
     with telling(out):
         for name, data in files.items():
             write_whole(out / name, data)

@@ -1,8 +1,10 @@
 """Films' files for visitors: which are needed, making them one by one, and finding those that are there."""
 
+import hashlib
 import json
 from collections.abc import Callable
 from dataclasses import asdict, dataclass
+from functools import partial
 from pathlib import Path
 
 from ...core.css.pictures import Emission
@@ -70,6 +72,31 @@ def cuts_of(site: Site, fonts: FontBook) -> dict[Cut, Asset]:
         if any(layer.films() for area in page.areas() for layer in area.backdrop.layers):
             found |= {cut: asset for asset, cut in Emission(site, page, fonts, Urls()).films()}
     return found
+
+
+def coded_at_once(
+    room: Room, path: Callable[[str], Path], site: Site, fonts: FontBook, told: Callable[[str, float], object]
+) -> tuple[Coded, Callable[[Cut, str], bytes]]:
+    """All files of a site's films, made now and kept nowhere, and the bytes at each address; none of what flashes.
+
+    `told` hears what is being done, and the share of that.
+    """
+    coded: Coded = {}
+    held: dict[str, bytes] = {}
+    calm: dict[tuple[str, Footage], bool] = {}
+    for cut, asset in cuts_of(site, fonts).items():
+        film, part = path(cut.hash), (cut.hash, cut.footage)
+        if part not in calm:
+            said = Piece(asset, cut, None).said
+            calm[part] = room.films.flash(film, cut.footage, partial(told, said)) is None
+        named: list[tuple[str, str]] = []
+        for codec in CODECS if calm[part] else ():
+            data = room.films.code(film, cut, codec, partial(told, Piece(asset, cut, codec).said)).data
+            named.append((codec, hashlib.sha256(data).hexdigest()))
+            held[named[-1][1][:10]] = data
+        if named:
+            coded[cut] = tuple(named)
+    return coded, lambda _, address: held[address.rsplit("-", 1)[1][:10]]
 
 
 class Films:

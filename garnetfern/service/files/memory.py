@@ -43,6 +43,10 @@ class MemoryPictures:
         """The first moment at which a part of a film flashes too often."""
         return shared_room().films.flash(self._film(hash_)[0], footage, lambda _: None)
 
+    def film_path(self, hash_: str) -> Path:
+        """Where a film's file lies for now."""
+        return self._film(hash_)[0]
+
     def _film(self, hash_: str) -> tuple[Path, int, int]:
         """A film's file, written aside for as long as this lives: it is handed over open. Its size in px."""
         if hash_ not in self._films:

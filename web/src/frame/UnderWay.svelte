@@ -53,9 +53,10 @@
     if (work.open && work.job)
       found.push({
         id: 'work',
-        name: 'Fitting pictures',
+        name: work.films ? 'Making films' : 'Fitting pictures',
         share: work.job.total > 0 ? work.job.done / work.job.total : 0,
-        views: ['take'],
+        // a film's card tells of its own files
+        views: work.films ? ['take', 'bench'] : ['take'],
         stop: () => void work.stop(),
       });
     return found.filter((entry) => !entry.views.includes(place.view));

@@ -9,6 +9,8 @@ const OPEN = ['waiting', 'running', 'stopping'];
 export class Work {
   job = $state.raw<Job | null>(null);
   readonly open = $derived(this.job !== null && OPEN.includes(this.job.state));
+  /** Whether what is open is the making of films' files. */
+  readonly films = $derived(this.open && this.job?.kind === 'film');
   /** The bundle of the whole site, being packed. */
   readonly packing: Long<Packed>;
   readonly packed = $derived.by(() => this.packing.found?.value ?? null);

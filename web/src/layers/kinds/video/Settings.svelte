@@ -41,7 +41,7 @@
   const own = $derived(on(layer, selection.scope));
   const framing = $derived(findings.framing?.layer === layer.id ? findings.framing : null);
   const found = $derived(findings.film?.layer === layer.id ? findings.film : null);
-  const job = $derived(work.open && work.job?.kind !== 'fit' ? work.job : null);
+  const job = $derived(work.films ? work.job : null);
   const period = $derived(footageOf(layer).period);
   const show = (values: Values) => to.show(values, selection.scope);
   const keep = (values: Values, label: string) => to.keep(values, label, selection.scope);
