@@ -24,6 +24,7 @@ from ..service.views.build_up import BuildUp, BuildUpView
 from ..service.views.check import ReadingsView, check_page, verdict
 from ..service.views.every_situation import page_met
 from ..service.views.overlay import OverlayView, overlay_remedy
+from ..service.views.pages import content_of
 from ..service.workspace.studio import Studio
 from . import asked as a
 from . import errors
@@ -169,6 +170,13 @@ def visitor_routes(studio: Studio) -> APIRouter:
         if path is None:
             raise HTTPException(404, "There is no such file of a film.")
         return FileResponse(path, media_type="video/mp4", headers=FOREVER)
+
+    @routes.get("/page-pictures/{page}/{content}")
+    def page_image(page: str, content: str) -> Response:
+        site = studio.site()
+        found = studio.page(site, page)
+        fresh = FOREVER if content == content_of(site, found) else FRESH
+        return Response(studio.page_picture(site, found), media_type="image/jpeg", headers=fresh)
 
     @routes.get("/strips/{hash_}")
     def strip(hash_: str) -> Response:

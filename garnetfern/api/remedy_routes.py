@@ -10,6 +10,7 @@ from ..core.document import Asset
 from ..service.runtime.told import told_lines
 from ..service.views.every_situation import situations_view, width_view
 from ..service.views.film import FilmView, film_view
+from ..service.views.pages import PagesView
 from ..service.views.remedies import block_named, mend_page, ways_out
 from ..service.views.time_line import TimeLine, time_line
 from ..service.workspace.studio import Studio
@@ -41,6 +42,10 @@ def remedy_routes(studio: Studio) -> APIRouter:
         site = studio.asked(body.patch, body.revision)
         page, reader = studio.page(site, body.page), studio.polite("widths", window)
         return streamed(told_lines(lambda told: found_line(width_view(reader, site, page, told))))
+
+    @api.get("/pages", response_model=PagesView)
+    def pages(window: Window = "") -> Any:
+        return studio.pages(studio.site(), window)
 
     @api.post("/film", response_model=FilmView)
     def film(body: a.AskedLayer) -> Any:

@@ -112,6 +112,11 @@ def _turns(page: Page) -> None:
     page.get_by_role("status").filter(has_text=re.compile("short: second picture")).wait_for()
 
 
+def _pages(page: Page) -> None:
+    opened(page, "Pages")
+    page.get_by_role("status").filter(has_text=re.compile("of 6 pages")).wait_for()
+
+
 def _film(page: Page) -> None:
     opened(page, "Bench")
     page.get_by_label("Page", exact=True).select_option("fair-morning")
@@ -130,6 +135,7 @@ PLACES: dict[str, Callable[[Page], None]] = {
     "its size": lambda page: page.get_by_role("tab", name="Size and space").click(),
     "the colour panel": _panel,
     "ways out": _ways,
+    "pages": _pages,
     "framing": lambda page: opened(page, "Framing"),
     "shelf": lambda page: opened(page, "Shelf"),
     "loan": _tab("Shelf", "Picture loan"),

@@ -21,6 +21,7 @@
 
   /** Views that are not the bench are fetched when they are first looked at. */
   const VIEWS = {
+    pages: () => import('./pages/PagesView.svelte'),
     framing: () => import('./framing/FramingView.svelte'),
     shelf: () => import('./shelf/ShelfView.svelte'),
     situations: () => import('./situations/SituationsView.svelte'),

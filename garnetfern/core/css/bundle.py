@@ -3,6 +3,7 @@
 from collections.abc import Callable
 
 from ..document import Site
+from ..document.addresses import file_of
 from ..resolve.film import Cut
 from ..resolve.fonts import FontBook
 from ..resolve.sheets import Rendition
@@ -42,7 +43,7 @@ def bundle_files(
         sheet = f"css/{page.slug}-{text_hash(css)}.css"
         files[sheet] = css.encode()
         html = emitted.html(f'<link rel="stylesheet" href="{sheet}">')
-        files["index.html" if n == 0 else f"{page.slug}.html"] = html.encode()
+        files[file_of(site, page.id)] = html.encode()
         emission = Emission(site, page, fonts, urls)
         for asset, cut in emission.films():
             for file in urls.film(asset, cut):

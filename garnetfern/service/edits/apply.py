@@ -10,6 +10,7 @@ from . import bands as b
 from . import blocks as k
 from . import joins as j
 from . import layers as y
+from . import pages as g
 from . import pictures as p
 from . import screens as s
 from . import sequences as q
@@ -34,6 +35,12 @@ Edit = Annotated[
     | s.AddScreen
     | s.RemoveScreen
     | s.SameEverywhere
+    | g.AddPage
+    | g.CopyPage
+    | g.RemovePage
+    | g.MovePage
+    | g.NamePage
+    | g.AddressPage
     | p.LayPicture
     | p.ShelvePicture
     | p.ReplacePicture
@@ -65,6 +72,12 @@ PLAIN: dict[type, Callable[[Site, Any], Edited]] = {
     s.AddScreen: s.add_screen,
     s.RemoveScreen: s.remove_screen,
     s.SameEverywhere: s.same_everywhere,
+    g.AddPage: g.add_page,
+    g.CopyPage: g.copy_page,
+    g.RemovePage: g.remove_page,
+    g.MovePage: g.move_page,
+    g.NamePage: g.name_page,
+    g.AddressPage: g.address_page,
     p.ShelvePicture: p.shelve_picture,
     p.ReplacePicture: p.replace_picture,
     p.RemovePicture: p.remove_picture,

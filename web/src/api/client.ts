@@ -19,6 +19,7 @@ import type {
   Operation,
   Overlay,
   PageLine,
+  PagesFound,
   Picture,
   Readings,
   Rule,
@@ -110,6 +111,7 @@ export const areas = (asked: Asked, signal: AbortSignal) =>
   postAgain<ScreenAreas[]>('/api/areas', asked.page, asked, signal);
 export const framing = (asked: AskedLayer, signal?: AbortSignal) =>
   postAgain<Framing>('/api/framing', `${asked.page} ${asked.area} ${asked.layer}`, asked, signal);
+export const pages = () => get<PagesFound>('/api/pages');
 export const shelf = () => get<Picture[]>('/api/shelf');
 export const stock = (word: string, colour: string, shape: string) =>
   get<Stock[]>(`/api/stock?${new URLSearchParams({ word, colour, shape })}`);

@@ -174,6 +174,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Pages */
+        get: operations["pages_api_pages_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/film": {
         parameters: {
             query?: never;
@@ -889,6 +906,21 @@ export interface components {
             after?: string | null;
         };
         /**
+         * AddPage
+         * @description A new page behind `after` (None: at the end), from one of our starts.
+         */
+        AddPage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-page";
+            /** Start */
+            start: string;
+            /** After */
+            after?: string | null;
+        };
+        /**
          * AddPlate
          * @description A plate behind a block of words: dark behind light words, light behind dark ones.
          */
@@ -919,6 +951,21 @@ export interface components {
             width: number;
             /** Height */
             height: number;
+        };
+        /**
+         * AddressPage
+         * @description Another address: the name of its file, without the ending.
+         */
+        AddressPage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "address-page";
+            /** Page */
+            page: string;
+            /** Slug */
+            slug: string;
         };
         /**
          * AreaView
@@ -1046,7 +1093,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Edit */
-            edit: components["schemas"]["AddBand"] | components["schemas"]["RemoveBand"] | components["schemas"]["MoveBand"] | components["schemas"]["DuplicateBand"] | components["schemas"]["SetColumns"] | components["schemas"]["AddBlock"] | components["schemas"]["RemoveBlock"] | components["schemas"]["MoveBlock"] | components["schemas"]["DuplicateBlock"] | components["schemas"]["JoinBands"] | components["schemas"]["PartBands"] | components["schemas"]["CopyLayer"] | components["schemas"]["SaveLook"] | components["schemas"]["LayLook"] | components["schemas"]["AddPlate"] | components["schemas"]["AddScreen"] | components["schemas"]["RemoveScreen"] | components["schemas"]["SameEverywhere"] | components["schemas"]["LayPicture"] | components["schemas"]["ShelvePicture"] | components["schemas"]["ReplacePicture"] | components["schemas"]["RemovePicture"] | components["schemas"]["FollowAdvice"] | components["schemas"]["BestFocal"] | components["schemas"]["LayIn"] | components["schemas"]["TakeTurns"] | components["schemas"]["EndTurns"];
+            edit: components["schemas"]["AddBand"] | components["schemas"]["RemoveBand"] | components["schemas"]["MoveBand"] | components["schemas"]["DuplicateBand"] | components["schemas"]["SetColumns"] | components["schemas"]["AddBlock"] | components["schemas"]["RemoveBlock"] | components["schemas"]["MoveBlock"] | components["schemas"]["DuplicateBlock"] | components["schemas"]["JoinBands"] | components["schemas"]["PartBands"] | components["schemas"]["CopyLayer"] | components["schemas"]["SaveLook"] | components["schemas"]["LayLook"] | components["schemas"]["AddPlate"] | components["schemas"]["AddScreen"] | components["schemas"]["RemoveScreen"] | components["schemas"]["SameEverywhere"] | components["schemas"]["AddPage"] | components["schemas"]["CopyPage"] | components["schemas"]["RemovePage"] | components["schemas"]["MovePage"] | components["schemas"]["NamePage"] | components["schemas"]["AddressPage"] | components["schemas"]["LayPicture"] | components["schemas"]["ShelvePicture"] | components["schemas"]["ReplacePicture"] | components["schemas"]["RemovePicture"] | components["schemas"]["FollowAdvice"] | components["schemas"]["BestFocal"] | components["schemas"]["LayIn"] | components["schemas"]["TakeTurns"] | components["schemas"]["EndTurns"];
         };
         /**
          * AskedLayer
@@ -1811,6 +1858,19 @@ export interface components {
             layer: string;
             /** To */
             to: string;
+        };
+        /**
+         * CopyPage
+         * @description A copy of a page right behind it.
+         */
+        CopyPage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "copy-page";
+            /** Page */
+            page: string;
         };
         /**
          * Crop
@@ -2934,6 +2994,36 @@ export interface components {
             by: -1 | 1;
         };
         /**
+         * MovePage
+         * @description Another place among the pages. The first is what visitors see who ask for the site.
+         */
+        MovePage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "move-page";
+            /** Page */
+            page: string;
+            /** To */
+            to: number;
+        };
+        /**
+         * NamePage
+         * @description Another title.
+         */
+        NamePage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "name-page";
+            /** Page */
+            page: string;
+            /** Title */
+            title: string;
+        };
+        /**
          * Note
          * @description Something that is not measured: of which picture or band; `wanted`: the owner is to write something down.
          */
@@ -3130,6 +3220,37 @@ export interface components {
              * @default []
              */
             joins: components["schemas"]["Join"][];
+        };
+        /**
+         * PageRow
+         * @description A page: its file, how many links of other pages lead to it, what its readings come to at hand, and what its
+         *     picture is fetched by, which changes whenever that does.
+         */
+        PageRow: {
+            /** Page */
+            page: string;
+            /** Title */
+            title: string;
+            /** File */
+            file: string;
+            /** Links */
+            links: number;
+            /** Sentence */
+            sentence: string;
+            /** Good */
+            good: boolean;
+            /** Picture */
+            picture: string;
+        };
+        /**
+         * PagesView
+         * @description All pages in order, and what new ones can begin with.
+         */
+        PagesView: {
+            /** Pages */
+            pages: components["schemas"]["PageRow"][];
+            /** Starts */
+            starts: components["schemas"]["StartRow"][];
         };
         /**
          * Part
@@ -3549,6 +3670,19 @@ export interface components {
             page: string;
             /** Block */
             block: string;
+        };
+        /**
+         * RemovePage
+         * @description Take a page away; refused for the only one. Links to it stay as they are, and are said in the step.
+         */
+        RemovePage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "remove-page";
+            /** Page */
+            page: string;
         };
         /**
          * RemovePicture
@@ -4177,6 +4311,18 @@ export interface components {
             colour: string;
             /** Layers */
             layers: string[];
+        };
+        /**
+         * StartRow
+         * @description What a new page can begin with.
+         */
+        StartRow: {
+            /** Start */
+            start: string;
+            /** Name */
+            name: string;
+            /** Note */
+            note: string;
         };
         /**
          * StateView
@@ -5097,6 +5243,55 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WidthLines"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    pages_api_pages_get: {
+        parameters: {
+            query?: never;
+            header?: {
+                "garnetfern-window"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PagesView"];
                 };
             };
             /** @description Not Found */

@@ -1,0 +1,83 @@
+"""The pages of a site as they are seen beside each other: a true picture, a verdict, an address, who links there."""
+
+from hashlib import blake2b
+
+import cv2
+import numpy as np
+from typing_extensions import TypedDict
+
+from ...core.document import Page, Site
+from ...core.document.addresses import file_of, links_to
+from ...core.draw.words import draw_page
+from ...core.reading import Reader
+from ...core.resolve.lengths import Viewport
+from ...core.resolve.moment import Moment
+from ...core.resolve.page import resolve_page
+from ..kinds.starts import STARTS
+from .check import check_page, verdict
+
+WIDE, HIGH = 480, 300
+"""A page's picture, px: the top of it on the widest screen."""
+
+
+class PageRow(TypedDict):
+    """A page: its file, how many links of other pages lead to it, what its readings come to at hand, and what its
+    picture is fetched by, which changes whenever that does."""
+
+    page: str
+    title: str
+    file: str
+    links: int
+    sentence: str
+    good: bool
+    picture: str
+
+
+class StartRow(TypedDict):
+    """What a new page can begin with."""
+
+    start: str
+    name: str
+    note: str
+
+
+class PagesView(TypedDict):
+    """All pages in order, and what new ones can begin with."""
+
+    pages: list[PageRow]
+    starts: list[StartRow]
+
+
+def content_of(site: Site, page: Page) -> str:
+    """What a page looks like and reads as depends on this and on nothing else of the document."""
+    shared = site.model_dump_json(include={"assets", "screens", "fits", "slots", "requirement"})
+    return blake2b((shared + page.model_dump_json()).encode(), digest_size=12).hexdigest()
+
+
+def page_row(reader: Reader, site: Site, page: Page) -> PageRow:
+    """One page."""
+    said = verdict(site, check_page(reader, site, page))
+    return {
+        "page": page.id,
+        "title": page.title,
+        "file": file_of(site, page.id),
+        "links": links_to(site, page.id),
+        "picture": content_of(site, page),
+        **said,
+    }
+
+
+def start_rows() -> list[StartRow]:
+    """Our starts, in order."""
+    return [{"start": name, "name": start.name, "note": start.note} for name, start in STARTS.items()]
+
+
+def page_picture(reader: Reader, site: Site, page: Page) -> bytes:
+    """The top of a page on the widest screen, drawn by the core, as a JPEG of WIDE x HIGH px."""
+    screen = max(site.screens, key=lambda s: s.width)
+    high = round(screen.width * HIGH / WIDE)
+    record = resolve_page(site, page, Moment(Viewport(screen.width, screen.height)), reader.fonts)
+    drawn = draw_page(record, (0, 0, screen.width, high), reader.pictures, reader.glyphs)
+    small = np.asarray(cv2.resize(drawn, (WIDE, HIGH), interpolation=cv2.INTER_AREA))
+    _, data = cv2.imencode(".jpg", small[:, :, ::-1], [cv2.IMWRITE_JPEG_QUALITY, 86])
+    return data.tobytes()

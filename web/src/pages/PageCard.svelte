@@ -1,0 +1,123 @@
+<script lang="ts">
+  /** A page: its picture and verdict, its title and address, its place among the others. Alt and arrows move it. */
+  import type { Page, PageRow } from '../api/types';
+  import Field from '../parts/Field.svelte';
+  import NameField from '../parts/NameField.svelte';
+  import { useBench } from '../state/context';
+
+  type Props = {
+    page: Page;
+    /** What was found of it; null: not yet. */
+    row: PageRow | null;
+    number: number;
+    count: number;
+    chosen: boolean;
+    open: () => void;
+    move: (by: -1 | 1) => void;
+    copied: (id: string) => void;
+    removed: (id: string) => void;
+  };
+  let { page, row, number, count, chosen, open, move, copied, removed }: Props = $props();
+  const { edits } = useBench();
+
+  function key(event: KeyboardEvent): void {
+    const by = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
+    if (!event.altKey || by === 0) return;
+    event.preventDefault();
+    event.stopPropagation();
+    move(by);
+  }
+</script>
+
+<button
+  type="button"
+  class="shown"
+  aria-label="Open {page.title} on the bench"
+  aria-current={chosen ? 'page' : undefined}
+  title="Open on the bench; Alt and arrows move it"
+  onclick={open}
+  onkeydown={key}
+>
+  {#if row}<img src="/page-pictures/{page.id}/{row.picture}" alt="" width="480" height="300" />{/if}
+</button>
+<div class="flex items-baseline gap-2 pt-1">
+  <NameField
+    label="Title of the page"
+    value={page.title}
+    keep={(title) => edits.edit({ kind: 'name-page', page: page.id, title })}
+  />
+</div>
+<p class="verdict text-small" class:text-warning={row && !row.good} class:text-success={row?.good}>
+  {row?.sentence ?? 'Reading …'}
+</p>
+<div class="flex items-center gap-2 text-small">
+  {#if number === 0}
+    <span class="muted">the site's own address, index.html</span>
+  {:else}
+    <Field
+      label="Address of {page.title}"
+      hideLabel
+      width="150px"
+      value={page.slug}
+      maxlength={60}
+      keep={(slug) => edits.edit({ kind: 'address-page', page: page.id, slug })}
+    />
+    <span class="muted">.html</span>
+  {/if}
+  {#if row && row.links > 0}
+    <span class="muted ml-auto whitespace-nowrap"
+      >{row.links === 1 ? '1 link leads here' : `${row.links} links lead here`}</span
+    >
+  {/if}
+</div>
+<div class="-ml-2 flex flex-wrap">
+  <button
+    type="button"
+    class="quiet act"
+    onclick={() => void edits.edit({ kind: 'copy-page', page: page.id }, copied)}>Copy</button
+  >
+  <button
+    type="button"
+    class="quiet act"
+    disabled={number === 0}
+    aria-label="Move {page.title} earlier"
+    onclick={() => move(-1)}>Earlier</button
+  >
+  <button
+    type="button"
+    class="quiet act"
+    disabled={number === count - 1}
+    aria-label="Move {page.title} later"
+    onclick={() => move(1)}>Later</button
+  >
+  <button
+    type="button"
+    class="quiet act"
+    disabled={count === 1}
+    aria-label="Remove {page.title}"
+    onclick={() => void edits.edit({ kind: 'remove-page', page: page.id }, removed)}>Remove</button
+  >
+</div>
+
+<style>
+  .shown {
+    display: block;
+    width: 100%;
+    aspect-ratio: 480 / 300;
+    cursor: pointer;
+    background: color-mix(in oklab, var(--color-base-content) 7%, transparent);
+    box-shadow: 0 0 0 1px color-mix(in oklab, var(--color-base-content) 26%, transparent);
+  }
+  .shown[aria-current] {
+    box-shadow:
+      0 0 0 2px var(--color-base-100),
+      0 0 0 4px var(--color-primary);
+  }
+  img {
+    width: 100%;
+    height: auto;
+  }
+  .verdict {
+    min-height: 2.6em;
+  }
+</style>

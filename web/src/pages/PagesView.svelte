@@ -1,0 +1,150 @@
+<script lang="ts">
+  /** The pages of the site beside each other: true pictures, verdicts, addresses; new ones, copies, their order. */
+  import { Refused } from '../api/answer';
+  import * as client from '../api/client';
+  import type { PagesFound } from '../api/types';
+  import { useBench } from '../state/context';
+  import PageCard from './PageCard.svelte';
+
+  const { doc, edits, place, selection } = useBench();
+  /** null: not fetched yet. */
+  let found = $state.raw<PagesFound | null>(null);
+  let failed = $state('');
+  let list = $state<HTMLElement>();
+
+  const revision = $derived(doc.state?.revision);
+  $effect(() => {
+    if (revision === undefined) return;
+    void fetchAll();
+  });
+
+  async function fetchAll(): Promise<void> {
+    failed = '';
+    try {
+      found = await client.pages();
+    } catch (error) {
+      // a newer question of this window has taken its place
+      if (error instanceof Refused && error.status === 410) return;
+      failed = error instanceof Error ? error.message : 'The pages cannot be looked at now.';
+    }
+  }
+
+  // pages are moved before their verdicts are there again
+  const order = $derived((doc.site?.pages ?? []).map((page) => page.id));
+  const rows = $derived(
+    order.flatMap((id) => {
+      const page = doc.site?.pages.find((p) => p.id === id);
+      return page ? [{ page, row: found?.pages.find((r) => r.page === id) ?? null }] : [];
+    }),
+  );
+  const short = $derived(found?.pages.filter((row) => !row.good).length ?? 0);
+
+  const add = (start: string) =>
+    void edits.edit({ kind: 'add-page', start, after: selection.page?.id ?? null }, (id) => {
+      selection.choosePage(id);
+      focus(id);
+    });
+
+  /** The card of a page, once it is there. */
+  function focus(id: string): void {
+    requestAnimationFrame(() => {
+      const card = list?.querySelector<HTMLElement>(`[data-page="${CSS.escape(id)}"] button`);
+      card?.scrollIntoView({ block: 'nearest' });
+      card?.focus({ preventScroll: true });
+    });
+  }
+
+  function move(id: string, to: number): void {
+    if (to < 0 || to >= order.length) return;
+    void edits.edit({ kind: 'move-page', page: id, to }, focus);
+  }
+</script>
+
+<main class="pages">
+  <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+    <h2 class="display-face text-head">Pages</h2>
+    <p role="status">
+      {#if failed}<span class="text-error">{failed}</span>
+        <button type="button" class="quiet act" onclick={() => void fetchAll()}>Try again</button>
+      {:else if !found}<span class="muted">Reading every page …</span>
+      {:else if short > 0}<span class="text-warning"
+          >{short} of {found.pages.length} pages {short === 1 ? 'has' : 'have'} words that fall short.</span
+        >
+      {:else}<span class="text-success">Every word of {found.pages.length} pages can be read.</span>{/if}
+    </p>
+  </div>
+  <ul class="grid-of" aria-label="Pages of the site" bind:this={list}>
+    {#each rows as { page, row }, n (page.id)}
+      <li data-page={page.id}>
+        <PageCard
+          {page}
+          {row}
+          number={n}
+          count={rows.length}
+          chosen={selection.page?.id === page.id}
+          open={() => {
+            selection.choosePage(page.id);
+            place.go('bench');
+          }}
+          move={(by) => move(page.id, n + by)}
+          copied={(id) => {
+            selection.choosePage(id);
+            focus(id);
+          }}
+          removed={(id) => {
+            selection.choosePage(id);
+            focus(id);
+          }}
+        />
+      </li>
+    {/each}
+    <li class="fresh">
+      <p class="font-semibold">
+        A new page{selection.page ? ` behind ${selection.page.title}` : ''}, beginning with
+      </p>
+      {#each found?.starts ?? [] as start (start.start)}
+        <button type="button" class="start" onclick={() => add(start.start)}>
+          <b>{start.name}</b> <span class="muted">{start.note}</span>
+        </button>
+      {/each}
+    </li>
+  </ul>
+</main>
+
+<style>
+  .pages {
+    display: flex;
+    flex-direction: column;
+    gap: 12px;
+    min-height: 0;
+    padding: 16px 24px 0;
+  }
+  .grid-of {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(280px, 1fr));
+    gap: 22px 20px;
+    align-content: start;
+    overflow-y: auto;
+    padding: 4px 4px 24px;
+  }
+  .fresh {
+    display: flex;
+    flex-direction: column;
+    align-items: flex-start;
+    gap: 2px;
+    padding: 10px 12px;
+    border: 1px dashed color-mix(in oklab, var(--color-base-content) 40%, transparent);
+  }
+  .start {
+    min-height: 24px;
+    padding: 3px 0;
+    text-align: left;
+    cursor: pointer;
+  }
+  .start b {
+    color: var(--color-primary);
+  }
+  .start:hover b {
+    text-decoration: underline;
+  }
+</style>
