@@ -53,6 +53,7 @@ def test_every_start_becomes_a_page_with_the_site_s_header_and_footer(edit, demo
     page = site.page(chosen)
     assert [p.id for p in site.pages][:2] == ["home", chosen]
     assert (page.title, page.slug) == ("New page", "new-page")
+    assert [b.level for b in page.blocks() if b.kind == "heading"][:1] in ([], [1])
     roles = [b.role for b in page.bands]
     assert (roles[0], roles[-1]) == ("header", "footer")
     assert page.bands[0].columns[0].blocks[0].wording == demo.site.pages[0].bands[0].columns[0].blocks[0].wording

@@ -4,7 +4,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 
 from ...core.colour.contrast import luminance_of
-from ...core.document import Backdrop, Band, Column, Height, Ids, Padding, Page, Site
+from ...core.document import Backdrop, Band, Block, Column, Height, Ids, Padding, Page, Site
 from .blocks import new_block
 from .fresh import Fresh, by_light
 
@@ -28,12 +28,20 @@ class Maker:
         self.site, self.page, self.ids = site, page, Ids(page)
         ordered = by_light(site)
         self.dark, self.light = ordered[0], ordered[-1]
+        self._headed = False
+
+    def _first(self, block: Block) -> Block:
+        if self._headed or block.kind != "heading":
+            return block
+        self._headed = True
+        return block.model_copy(update={"level": 1})
 
     def column(self, base: str, *kinds: str) -> Column:
-        """A column with blocks of some kinds, its words in the colour that stands out from a base."""
+        """A column with blocks of some kinds, its words in the colour that stands out from a base; the first heading of
+        all is the page's own."""
         model = self.site.pages[0] if self.site.pages else self.page
         fresh = Fresh(self.site, model, self.dark if luminance_of(base) > 0.18 else self.light)
-        blocks = tuple(new_block(kind, fresh, self.ids) for kind in kinds)
+        blocks = tuple(self._first(new_block(kind, fresh, self.ids)) for kind in kinds)
         return Column(id=self.ids.free("column"), blocks=blocks)
 
     def band(self, name: str, base: str, columns: int, *kinds: str, high: str = "0px", banner: bool = False) -> Band:
