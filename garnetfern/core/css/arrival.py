@@ -8,6 +8,7 @@ from ..document import Band, Block, Page, ever_visible
 from ..document.entrance import Way
 from ..resolve.entrance import CURVE, FAINTEST, FROM, waits
 from .declarations import Declarations, number, rule
+from .names import named
 
 IN_SIGHT = "entry 15% cover 100%"
 """When a block counts as in sight: from a seventh of its height on."""
@@ -45,7 +46,7 @@ def arrival_css(page: Page) -> str:
                 ("animation-trigger", f"--gf-{block.id} play-once"),
                 ("timeline-trigger", f"--gf-{block.id} view() {IN_SIGHT}"),
             ]
-            rules += rule(f".gf-{block.id}:not(:focus-within)", own, "  ")
+            rules += rule(f".{named(block.id)}:not(:focus-within)", own, "  ")
     if not rules:
         return ""
     frames = "".join(_frames(way) for way in ways)

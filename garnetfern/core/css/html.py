@@ -5,6 +5,7 @@ from ..resolve.control import Control, pickable
 from .blocks import block_markup
 from .escape import html_words
 from .layers import layer_elements
+from .names import named
 from .pictures import Emission
 from .stop import stop_markup
 
@@ -27,7 +28,7 @@ def _column_html(column: Column, emission: Emission) -> str:
     inside = "".join(f"        {block_markup(b, emission)}\n" for b in column.blocks if ever_visible(b))
     behind = _behind(column.backdrop, emission) + _heard(column.backdrop, emission)
     behind = f"        {behind}" if behind else ""
-    return f'      <div class="gf-column gf-{column.id}">\n{behind}{inside}      </div>\n'
+    return f'      <div class="gf-column {named(column.id)}">\n{behind}{inside}      </div>\n'
 
 
 def _band_html(band: Band, emission: Emission, stop: str) -> str:
@@ -36,7 +37,7 @@ def _band_html(band: Band, emission: Emission, stop: str) -> str:
     behind = f"    {behind}" if behind else ""
     columns = "".join(_column_html(c, emission) for c in band.columns)
     content = f'    <div class="gf-content">\n{columns}    </div>\n' if columns else ""
-    return f'  <{tag} class="gf-band gf-{band.id}">\n{behind}{content}{stop}  </{tag}>\n'
+    return f'  <{tag} class="gf-band {named(band.id)}">\n{behind}{content}{stop}  </{tag}>\n'
 
 
 def page_body(page: Page, emission: Emission, control: Control | None) -> str:
@@ -45,7 +46,7 @@ def page_body(page: Page, emission: Emission, control: Control | None) -> str:
     parts = [_behind(page.backdrop, emission, " gf-behind-page"), _heard(page.backdrop, emission)]
     parts += [_heard(j.backdrop, emission) for j in page.joins]
     parts += [
-        f'<div class="gf-join gf-{j.id}" aria-hidden="true">{layer_elements(j.backdrop.layers, emission)}</div>\n'
+        f'<div class="gf-join {named(j.id)}" aria-hidden="true">{layer_elements(j.backdrop.layers, emission)}</div>\n'
         for j in page.joins
     ]
     bands = [band for band in page.bands if ever_visible(band)]

@@ -12,6 +12,7 @@ from .declarations import Declarations, rule
 from .escape import css_comment, css_string, css_url, html_attribute, html_text
 from .html import page_body
 from .layers import file_property, moving_css, plays
+from .names import named
 from .pictures import Emission
 from .rules import Rules, difference, over_rules, page_rules, rules_text, shares
 from .stop import FILMS_STOP, stop_css
@@ -63,16 +64,16 @@ def _picture_files(emission: Emission, area_id: str, picture: ImageLayer, said: 
     for n, served in enumerate(emission.served(area_id, picture)):
         chosen: Declarations = [(said, emission.image_set(asset, served))]
         if n == 0:
-            text += rule(f".gf-{picture.id}", chosen)
+            text += rule(f".{named(picture.id)}", chosen)
         else:
-            text += f"@media (min-width: {served.span.least}px) {{\n{rule(f'.gf-{picture.id}', chosen, '  ')}}}\n"
+            text += f"@media (min-width: {served.span.least}px) {{\n{rule(f'.{named(picture.id)}', chosen, '  ')}}}\n"
     return text
 
 
 def _rows(page: Page) -> str:
     """Columns side by side where there is room, on bands of which nothing else is said."""
     rows: Rules = {
-        f".gf-{band.id} > .gf-content": [("grid-template-columns", shares(band))]
+        f".{named(band.id)} > .gf-content": [("grid-template-columns", shares(band))]
         for band in page.bands
         if band.layout == "auto" and len(band.columns) > 1
     }
@@ -96,7 +97,7 @@ def _moving(page: Page) -> str:
         seen = (layer for layer in area.backdrop.layers if ever_visible(layer))
         moving = "".join(moving_css(layer, f"--gf-{area.id}") for layer in seen)
         if f"--gf-{area.id};" in moving:
-            selector = ".gf-page" if area is page else f".gf-{area.id}"
+            selector = ".gf-page" if area is page else f".{named(area.id)}"
             text += rule(selector, [("view-timeline", f"--gf-{area.id} block")])
         text += moving
     return text

@@ -9,6 +9,7 @@ from ..resolve.fonts import FontBook
 from .blocks import BlockContext, block_declarations
 from .declarations import Declarations, number, rule
 from .layers import layer_declarations, part_declarations
+from .names import named
 from .visible import display
 
 Rules = dict[str, Declarations]
@@ -51,7 +52,7 @@ def _base(backdrop: Backdrop, selector: str, own: Declarations) -> Rules:
 
 
 def _block_rules(site: Site, block: Block, band: Band, fonts: FontBook) -> Rules:
-    selector = f".gf-{block.id}"
+    selector = f".{named(block.id)}"
     found: Rules = {selector: block_declarations(block, BlockContext(site, band, fonts))}
     if block.plate is not None:
         base = block.plate.backdrop.base
@@ -74,8 +75,8 @@ def _layers(site: Site, layers: tuple[Layer, ...]) -> Rules:
     found: Rules = {}
     for layer in layers:
         if ever_visible(layer):
-            found[f".gf-{layer.id}"] = layer_declarations(layer, site) + display(layer, "block")
-            found |= {f".gf-{name}": own for name, own in part_declarations(layer, site).items()}
+            found[f".{named(layer.id)}"] = layer_declarations(layer, site) + display(layer, "block")
+            found |= {f".{named(name)}": own for name, own in part_declarations(layer, site).items()}
     return found
 
 
@@ -89,16 +90,16 @@ def _band_rules(site: Site, page: Page, band: Band, row: int | None, fonts: Font
         own.append(("grid-row", str(row)))
     if band.space not in ("0", "0px"):
         own.append(("margin-block", band.space))
-    found = _base(band.backdrop, f".gf-{band.id}", own + display(band, "grid"))
+    found = _base(band.backdrop, f".{named(band.id)}", own + display(band, "grid"))
     found |= _layers(site, band.backdrop.layers)
     if band.columns:
         content: Declarations = [("max-inline-size", band.content.width), ("gap", band.content.gap)]
         if band.layout != "auto" and len(band.columns) > 1:
             tracks = shares(band) if band.layout == "row" else "minmax(0, 1fr)"
             content.append(("grid-template-columns", tracks))
-        found[f".gf-{band.id} > .gf-content"] = content
+        found[f".{named(band.id)} > .gf-content"] = content
     for column in band.columns:
-        found |= _base(column.backdrop, f".gf-{column.id}", _column_rule(column, band))
+        found |= _base(column.backdrop, f".{named(column.id)}", _column_rule(column, band))
         found |= _layers(site, column.backdrop.layers)
         for block in column.blocks:
             if ever_visible(block) and not block.heard:
@@ -121,10 +122,10 @@ def _pointed(area: Area, page: Page) -> tuple[str, str]:
     if isinstance(area, Join):
         order = [band.id for band in page.bands]
         inner = order[order.index(area.first) : order.index(area.last) + 1]
-        bands = ", ".join(f".gf-{name}:is(:hover, :focus-within)" for name in inner)
-        own = f".gf-page:has({bands}) > .gf-{area.id}"
+        bands = ", ".join(f".{named(name)}:is(:hover, :focus-within)" for name in inner)
+        own = f".gf-page:has({bands}) > .{named(area.id)}"
         return own, own
-    own = f".gf-{area.id}:is(:hover, :focus-within)"
+    own = f".{named(area.id)}:is(:hover, :focus-within)"
     return own, f"{own} > .gf-behind"
 
 
@@ -142,15 +143,15 @@ def over_rules(site: Site, page: Page) -> tuple[Rules, Rules]:
         within = isinstance(area, Block) or area.backdrop.blends()
         if over.base is not None:
             changes[behind if within else own] = [("background-color", over.base)]
-            plain = ".gf-page" if isinstance(area, Page) else f".gf-{area.id}"
+            plain = ".gf-page" if isinstance(area, Page) else f".{named(area.id)}"
             fades[f"{plain} > .gf-behind" if within else plain] = fade
         for rest, then in zip(area.backdrop.layers, area.backdrop.pointed_at().layers, strict=True):
             before = layer_declarations(rest, site)
             after = dict([*((n, "1") for n, _ in before if n == "opacity"), *layer_declarations(then, site)])
             changed = [(n, v) for n, v in after.items() if (n, v) not in before]
             if changed and ever_visible(rest):
-                changes[f"{behind} > .gf-{rest.id}"] = changed
-                fades[f".gf-{rest.id}"] = fade
+                changes[f"{behind} > .{named(rest.id)}"] = changed
+                fades[f".{named(rest.id)}"] = fade
     return changes, fades
 
 
@@ -171,7 +172,7 @@ def page_rules(site: Site, page: Page, fonts: FontBook) -> Rules:
         declarations: Declarations = [("grid-row", rows)]
         if join.backdrop.base:
             declarations.append(("background-color", join.backdrop.base))
-        found |= {f".gf-{join.id}": declarations, **_layers(site, join.backdrop.layers)}
+        found |= {f".{named(join.id)}": declarations, **_layers(site, join.backdrop.layers)}
     for n, band in enumerate(page.bands):
         if ever_visible(band):
             found |= _band_rules(site, page, band, n + 1 if page.joins else None, fonts)

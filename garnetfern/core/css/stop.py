@@ -11,6 +11,7 @@ from ..resolve.control import BETWEEN, INSET, SIDE, Control
 from .declarations import Declarations, rule
 from .escape import html_attribute
 from .layers import file_property
+from .names import named
 
 WHOLE, STOP, BOX, PICK = "div.gf-control", "label.gf-stop", "input.gf-stop-box", "input.gf-pick"
 """A layer or block may have any id, these too: the elements tell them apart."""
@@ -78,7 +79,7 @@ def _picked_css(layers: Iterable[LayerBase]) -> str:
     text = ""
     for layer in layers:
         gone: Declarations = [("animation", "none"), ("opacity", "0")]
-        text += rule(f".gf-page:has(.gf-pick-{layer.id}:checked) .gf-{layer.id} > .gf-layer", gone, "  ")
+        text += rule(f".gf-page:has(.gf-pick-{layer.id}:checked) .{named(layer.id)} > .gf-layer", gone, "  ")
         for part, _ in layer.picks():
             there: Declarations = [("opacity", "1")]
             there += [
@@ -86,7 +87,7 @@ def _picked_css(layers: Iterable[LayerBase]) -> str:
                 for picture in layer.pictures()
                 if picture.id == part and file_property(layer, picture) != "background-image"
             ]
-            text += rule(f".gf-page:has(#gf-show-{part}:checked) .gf-{layer.id} > .gf-{part}", there, "  ")
+            text += rule(f".gf-page:has(#gf-show-{part}:checked) .{named(layer.id)} > .{named(part)}", there, "  ")
     return text
 
 

@@ -23,15 +23,23 @@ export function apply(page: Document, live: Live): void {
   }
 }
 
+/** The id of an element that has one: its last class, behind one that all pages have. An id that is a word of ours as
+ * well ends in an underscore there. */
+function idOf({ classList }: Element): string[] {
+  const names = [...classList].filter((name) => name.startsWith('gf-'));
+  return names.length > 1 ? [names.at(-1)!.slice(3).replace(/_$/, '')] : [];
+}
+
 /** The ids of everything around a spot that was clicked, the innermost first. */
 export function idsAt(target: EventTarget | null): string[] {
   const ids: string[] = [];
   for (let element = target as Element | null; element; element = element.parentElement)
-    for (const name of element.classList) if (name.startsWith('gf-')) ids.push(name.slice(3));
+    ids.push(...idOf(element));
   return ids;
 }
 
 /** The element of an area on a page; the page itself is its body. */
 export function elementOf(page: Document, area: string, isPage: boolean): HTMLElement | null {
-  return isPage ? page.body : page.querySelector<HTMLElement>(`.gf-${area}`);
+  if (isPage) return page.body;
+  return page.querySelector<HTMLElement>(`.gf-${area}_`) ?? page.querySelector<HTMLElement>(`.gf-${area}`);
 }

@@ -3,12 +3,16 @@
 const HELD = '.gf-layer > .gf-layer { animation-play-state: paused !important; }';
 const THERE = ':is(.gf-words, img.gf-picture) { animation: none !important; }';
 
+/** The id of the layer that an element is. */
+function layerAt(element: Element | null | undefined): string | null {
+  const name = [...(element?.classList ?? [])].find((one) => one !== 'gf-layer');
+  return name?.slice(3).replace(/_$/, '') ?? null;
+}
+
 /** The layer whose member an animation moves. */
 function layerOf(animation: Animation): string | null {
   if (!/^gf-(turn|fetch)-/.test((animation as Partial<CSSAnimation>).animationName ?? '')) return null;
-  const group = (animation.effect as KeyframeEffect | null)?.target?.parentElement;
-  const name = [...(group?.classList ?? [])].find((one) => one !== 'gf-layer');
-  return name?.slice(3) ?? null;
+  return layerAt((animation.effect as KeyframeEffect | null)?.target?.parentElement);
 }
 
 /** When the films of a page stand: their own time, s, and pictures in a second; null: not begun, the still is there. */
@@ -47,8 +51,7 @@ export function obeyStop(page: Document): void {
 /** Bring the films of a page to their times. */
 export function holdFilms(page: Document, films: Films, playing: boolean): void {
   for (const film of page.querySelectorAll<HTMLVideoElement>('.gf-layer > video')) {
-    const name = [...(film.parentElement?.classList ?? [])].find((one) => one !== 'gf-layer')?.slice(3) ?? '';
-    showFilm(film, films[name] ?? null, playing);
+    showFilm(film, films[layerAt(film.parentElement) ?? ''] ?? null, playing);
   }
 }
 

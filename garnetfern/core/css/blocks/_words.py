@@ -5,6 +5,7 @@ from ..declarations import Declarations
 from ..escape import html_attribute, html_words
 from ..layers import layer_elements
 from ..lettering import lettering_declarations
+from ..names import named
 from ..pictures import Emission
 from ..visible import display
 from ._context import BlockContext
@@ -52,7 +53,7 @@ def _plate(block: Block, emission: Emission) -> str:
 def element(tag: str, block: Block, emission: Emission, inner: str, kind: str = "", attributes: str = "") -> str:
     """The element of a block of words, with its plate; `kind` is a class of its kind's own."""
     state = " gf-heard" if block.heard else " gf-plated" if block.plate else ""
-    names = f"gf-words{f' {kind}' if kind else ''}{state} gf-{block.id}"
+    names = f"gf-words{f' {kind}' if kind else ''}{state} {named(block.id)}"
     return f'<{tag} class="{names}"{attributes}>{_plate(block, emission)}{inner}</{tag}>'
 
 
@@ -69,4 +70,4 @@ def markup(block: Block, emission: Emission) -> str:
 
 def pointed(block: Block) -> str:
     """The links in it."""
-    return f".gf-{block.id} a:is(:hover, :focus-visible)"
+    return f".{named(block.id)} a:is(:hover, :focus-visible)"

@@ -2,6 +2,7 @@
 
 from ...document import Block
 from ..escape import html_attribute, html_words
+from ..names import named
 from ..pictures import Emission
 from ._words import declarations, element
 
@@ -14,7 +15,7 @@ def markup(block: Block, emission: Emission) -> str:
 
 def pointed(block: Block) -> str:
     """The button itself."""
-    return f".gf-{block.id}:is(:hover, :focus-visible)"
+    return f".{named(block.id)}:is(:hover, :focus-visible)"
 
 
 __all__ = ["declarations", "markup", "pointed"]

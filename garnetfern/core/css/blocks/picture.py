@@ -4,6 +4,7 @@ from ...document import Block
 from ...resolve.picture import picture_size
 from ..declarations import Declarations
 from ..escape import html_attribute
+from ..names import named
 from ..pictures import Emission
 from ..visible import display
 from ._context import BlockContext
@@ -35,6 +36,6 @@ def markup(block: Block, emission: Emission) -> str:
     alternative = html_attribute(_alternative(block, emission))
     files = f'src="{html_attribute(first)}" srcset="{html_attribute(srcset)}"'
     return (
-        f'<picture>{inner}<img class="gf-picture gf-{block.id}" {files} '
+        f'<picture>{inner}<img class="gf-picture {named(block.id)}" {files} '
         f'width="{width}" height="{height}" alt="{alternative}" loading="lazy" decoding="async"></picture>'
     )

@@ -2,6 +2,7 @@
 
 from ...document import Block
 from ..declarations import Declarations
+from ..names import named
 from ..pictures import Emission
 from ..visible import display
 from ._context import BlockContext
@@ -14,4 +15,4 @@ def declarations(block: Block, _: BlockContext) -> Declarations:
 
 def markup(block: Block, _: Emission) -> str:
     """An empty element."""
-    return f'<div class="gf-space gf-{block.id}"></div>'
+    return f'<div class="gf-space {named(block.id)}"></div>'

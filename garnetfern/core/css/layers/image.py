@@ -4,6 +4,7 @@ from ...document import Asset, ImageLayer, Site
 from ...document.layers.image import PLAIN, Filter
 from ...resolve.image import BLUR_REACH, used_size
 from ..declarations import Declarations, flat, number, percent, rule
+from ..names import named
 from ._ruling import Background, Ruling
 
 
@@ -77,7 +78,10 @@ def moving(layer: ImageLayer, timeline: str) -> str:
         ("animation-timeline", timeline),
         ("animation-range", "cover"),
     ]
-    return frames + f"@media (prefers-reduced-motion: no-preference) {{\n{rule(f'.gf-{layer.id}', animation, '  ')}}}\n"
+    return (
+        frames
+        + f"@media (prefers-reduced-motion: no-preference) {{\n{rule(f'.{named(layer.id)}', animation, '  ')}}}\n"
+    )
 
 
 def backgrounds(layer: ImageLayer, ruling: Ruling) -> list[Background]:

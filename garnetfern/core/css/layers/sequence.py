@@ -9,6 +9,7 @@ from types import ModuleType
 
 from ...document import ImageLayer, SequenceLayer, Site
 from ..declarations import Declarations, number, rule
+from ..names import named
 from ..pictures import Emission
 from . import gradient, image
 from ._element import element
@@ -88,10 +89,11 @@ def _begin(layer: SequenceLayer) -> str:
     said = " + ".join(f"{number(step)}s * clamp(0, var({name}) - {n}, 1)" for n, step in enumerate(steps))
     lot: Declarations = [(name, f"random(0, {count - 1}, 1)")]
     late: Declarations = [("animation-delay", f"calc(-1 * ({said}))")]
-    members = ", ".join(f".gf-{member.layer.id}" for member in layer.members)
+    members = ", ".join(f".{named(member.layer.id)}" for member in layer.members)
+    group = rule(f".{named(layer.id)}", lot, "  ")
     return (
         f'@property {name} {{\n  syntax: "<integer>";\n  inherits: true;\n  initial-value: 0;\n}}\n'
-        f"@supports (order: random(0, 1, 1)) {{\n{rule(f'.gf-{layer.id}', lot, '  ')}{rule(members, late, '  ')}}}\n"
+        f"@supports (order: random(0, 1, 1)) {{\n{group}{rule(members, late, '  ')}}}\n"
     )
 
 
@@ -110,8 +112,8 @@ def moving(layer: SequenceLayer, _: str) -> str:
                 found += f", gf-fetch-{name} {number(layer.timing.period)}s step-end infinite"
                 frames += f"@keyframes gf-fetch-{name} {{\n{_fetched(layer, n)}}}\n"
                 still = still or ([("background-image", f"var({FILE})")] if n == 0 else [])
-        rules += rule(f".gf-{name}", [("animation", found)], "  ")
-    first = rule(f".gf-{layer.members[0].layer.id}", still, "  ") if still else ""
+        rules += rule(f".{named(name)}", [("animation", found)], "  ")
+    first = rule(f".{named(layer.members[0].layer.id)}", still, "  ") if still else ""
     reduced = f"@media not {MOVING} {{\n{first}}}\n" if first else ""
     return f"{frames}@media {MOVING} {{\n{rules}}}\n{reduced}{_begin(layer)}"
 

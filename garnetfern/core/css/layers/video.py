@@ -6,6 +6,7 @@ Where it cannot play, has not come, or less motion is asked for, nothing lies ov
 from ...document import Site, VideoLayer
 from ..declarations import Declarations, percent, rule
 from ..escape import html_attribute
+from ..names import named
 from ..pictures import Emission
 from . import image
 from ._ruling import Background, Ruling
@@ -50,8 +51,8 @@ def moving(layer: VideoLayer, _: str) -> str:
         ("object-fit", "inherit"),
         ("object-position", "inherit"),
     ]
-    still = rule(f".gf-{layer.id} > video", [("display", "none")], "  ")
-    return rule(f".gf-{layer.id} > video", film) + f"@media (prefers-reduced-motion: reduce) {{\n{still}}}\n"
+    still = rule(f".{named(layer.id)} > video", [("display", "none")], "  ")
+    return rule(f".{named(layer.id)} > video", film) + f"@media (prefers-reduced-motion: reduce) {{\n{still}}}\n"
 
 
 def backgrounds(layer: VideoLayer, ruling: Ruling) -> list[Background]:
