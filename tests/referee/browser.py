@@ -26,7 +26,7 @@ FLAGS = [
 BOXES = """() => Object.fromEntries(
   [...document.querySelectorAll('.gf-words, .gf-band, .gf-column, .gf-picture, .gf-space')].map((e) => {
   const r = e.getBoundingClientRect();
-  return [[...e.classList].at(-1).slice(3), [r.x, r.y + scrollY, r.width, r.height]];
+  return [[...e.classList].at(-1).slice(3).replace(/_$/, ''), [r.x, r.y + scrollY, r.width, r.height]];
 }))"""
 
 READ_LETTERS = """(e) => {
@@ -46,7 +46,7 @@ READ_LETTERS = """(e) => {
   return found;
 }"""
 LETTERS = f"""() => Object.fromEntries([...document.querySelectorAll('.gf-words')].map((e) =>
-  [[...e.classList].at(-1).slice(3), ({READ_LETTERS})(e)]))"""
+  [[...e.classList].at(-1).slice(3).replace(/_$/, ''), ({READ_LETTERS})(e)]))"""
 PROBE = """([id, wanted]) => {
   const ranges = [];
   let top = null, line = 0, n = 0;

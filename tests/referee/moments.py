@@ -29,6 +29,7 @@ SEEK = """async (seconds) => {
   for (const film of document.querySelectorAll('.gf-layer > video')) {
     if (film.readyState < 2) await new Promise((done) => (film.oncanplay = film.onerror = done));
     film.pause();
+    film.loop = false;  // held on its last picture it would begin anew by itself
     film.currentTime = seconds % film.duration;
     await new Promise((done) => (film.onseeked = film.onerror = done));
   }

@@ -23,6 +23,8 @@ const AWAY = 0.3;
 /** Show a film's picture at its time, or let it run on from there. The frame of a time is sought in its middle. */
 function showFilm(film: HTMLVideoElement, at: Films[string], playing: boolean): void {
   film.style.visibility = at ? '' : 'hidden';
+  // one that is held on its last picture would begin anew by itself
+  film.loop = playing;
   if (!at) return film.pause();
   const { time, rate, count } = at;
   const period = count / rate;

@@ -14,10 +14,10 @@
     chosen: boolean;
     open: () => void;
     move: (by: -1 | 1) => void;
-    copied: (id: string) => void;
-    removed: (id: string) => void;
+    /** Look at another page. */
+    turn: (id: string) => void;
   };
-  let { page, row, number, count, chosen, open, move, copied, removed }: Props = $props();
+  let { page, row, number, count, chosen, open, move, turn }: Props = $props();
   const { edits } = useBench();
 
   function key(event: KeyboardEvent): void {
@@ -74,7 +74,7 @@
   <button
     type="button"
     class="quiet act"
-    onclick={() => void edits.edit({ kind: 'copy-page', page: page.id }, copied)}>Copy</button
+    onclick={() => void edits.edit({ kind: 'copy-page', page: page.id }, turn)}>Copy</button
   >
   <button
     type="button"
@@ -95,7 +95,7 @@
     class="quiet act"
     disabled={count === 1}
     aria-label="Remove {page.title}"
-    onclick={() => void edits.edit({ kind: 'remove-page', page: page.id }, removed)}>Remove</button
+    onclick={() => void edits.edit({ kind: 'remove-page', page: page.id }, turn)}>Remove</button
   >
 </div>
 

@@ -40,10 +40,13 @@
   const short = $derived(found?.pages.filter((row) => !row.good).length ?? 0);
 
   const add = (start: string) =>
-    void edits.edit({ kind: 'add-page', start, after: selection.page?.id ?? null }, (id) => {
-      selection.choosePage(id);
-      focus(id);
-    });
+    void edits.edit({ kind: 'add-page', start, after: selection.page?.id ?? null }, turn);
+
+  /** Look at another page: one that has come, or that is left. */
+  function turn(id: string): void {
+    selection.choosePage(id);
+    focus(id);
+  }
 
   /** The card of a page, once it is there. */
   function focus(id: string): void {
@@ -87,14 +90,7 @@
             place.go('bench');
           }}
           move={(by) => move(page.id, n + by)}
-          copied={(id) => {
-            selection.choosePage(id);
-            focus(id);
-          }}
-          removed={(id) => {
-            selection.choosePage(id);
-            focus(id);
-          }}
+          {turn}
         />
       </li>
     {/each}
