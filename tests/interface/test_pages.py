@@ -25,6 +25,7 @@ def test_a_page_is_begun_called_moved_and_taken_away_again(bench: Page):
     assert titles(bench) == [before[0], "New page", *before[1:]]
     # by keys, to the end of the first three
     fresh.press("Alt+ArrowRight")
+    expect(bench.get_by_label("Title of the page").nth(2)).to_have_value("New page")
     expect(fresh).to_be_focused()
     assert titles(bench)[:3] == [before[0], before[1], "New page"]
     name = bench.get_by_label("Title of the page").nth(2)

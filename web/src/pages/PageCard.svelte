@@ -44,7 +44,7 @@
   <NameField
     label="Title of the page"
     value={page.title}
-    keep={(title) => edits.edit({ kind: 'name-page', page: page.id, title })}
+    keep={(title) => edits.edit({ kind: 'name-page', page: page.id, title }, undefined, false)}
   />
 </div>
 <p class="verdict text-small" class:text-warning={row && !row.good} class:text-success={row?.good}>
@@ -60,7 +60,7 @@
       width="150px"
       value={page.slug}
       maxlength={60}
-      keep={(slug) => edits.edit({ kind: 'address-page', page: page.id, slug })}
+      keep={(slug) => edits.edit({ kind: 'address-page', page: page.id, slug }, undefined, false)}
     />
     <span class="muted">.html</span>
   {/if}

@@ -168,9 +168,10 @@ export class Edits {
 
   /**
    * Carry out an edit that the core computes, as one step. Gives the problem when it was refused.
-   * What it made is chosen, unless the hand has chosen something else before the answer came.
+   * What it made is chosen, unless the hand has chosen something else before the answer came. `told`: a refusal is told
+   * for all to see; a field tells its own beside itself.
    */
-  edit(what: Edit, chosen: (id: string) => void = () => {}): Promise<Problem | null> {
+  edit(what: Edit, chosen: (id: string) => void = () => {}, told = true): Promise<Problem | null> {
     void this.settle();
     const answered = this.unlessTurned(chosen);
     return this.inLine(async () => {
@@ -182,7 +183,7 @@ export class Edits {
         return null;
       } catch (error) {
         const problem = await this.refusal(error);
-        if (problem && !this.notices.notice) this.notices.warn(problem.message);
+        if (problem && told && !this.notices.notice) this.notices.warn(problem.message);
         return problem;
       }
     });
