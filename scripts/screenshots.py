@@ -36,6 +36,12 @@ def _view(name: str) -> Callable[[Page], None]:
     return lambda page: page.get_by_role("navigation", name="Views").get_by_role("button", name=name).click()
 
 
+def _pages(page: Page) -> None:
+    _view("Pages")(page)
+    page.get_by_role("status").filter(has_text=re.compile("of 6 pages")).wait_for()
+    page.locator("img").nth(5).wait_for()
+
+
 def _framing(page: Page) -> None:
     page.keyboard.press("f")
     page.get_by_label("busy parts").check()
@@ -92,6 +98,7 @@ def _plate(page: Page) -> None:
 
 
 def _colour(page: Page) -> None:
+    _plate(page)
     page.get_by_role("button", name="Base: choose").click()
     page.get_by_role("button", name=re.compile("Base: a tone of")).first.wait_for()
 
@@ -135,11 +142,11 @@ def _film(page: Page) -> None:
 SHOTS: dict[str, Callable[[Page], None]] = {
     "bench": lambda _: None,
     "bench-picture": _card("Glasshouse at dawn"),
+    "pages": _pages,
     "framing": _framing,
     "bench-area": _area,
     "bench-words": _card("Words"),
     "bench-gradient": _gradient,
-    "bench-plate": _plate,
     "colour": _colour,
     "schemes": _schemes,
     "situations": _situations,
