@@ -107,8 +107,9 @@ def computing_routes(studio: Studio, versions: Versions) -> APIRouter:
     def readings(body: a.Asked, have: Have = None) -> Any:
         with studio.manners.hurry():
             site = studio.asked(body.patch, body.revision)
-            found = check_page(studio.reader, site, studio.page(site, body.page))
-            return versions.answer({"readings": found, **verdict(site, found)}, have)
+            page = studio.page(site, body.page)
+            found = check_page(studio.reader, site, page)
+            return versions.answer({"readings": found, **verdict(site, page, found)}, have)
 
     @api.post("/build-up", response_model=BuildUpView)
     def build_up(body: a.AskedBuildUp, window: Window = "", have: Have = None) -> Any:

@@ -163,7 +163,7 @@ def test_rows_say_what_the_bench_says_and_pictures_are_the_pages(studio, demo):
     found = studio.pages(studio.site())
     assert [row["file"] for row in found["pages"]][:2] == ["index.html", "fern-fair.html"]
     for row, page in zip(found["pages"], studio.site().pages, strict=True):
-        said = verdict(studio.site(), check_page(studio.reader, studio.site(), page))
+        said = verdict(studio.site(), page, check_page(studio.reader, studio.site(), page))
         assert (row["sentence"], row["good"]) == (said["sentence"], said["good"])
     with Image.open(io.BytesIO(studio.page_picture(studio.site(), studio.site().pages[0]))) as shot:
         assert shot.size == (480, 300)

@@ -2,7 +2,9 @@
 
 import pytest
 
-from garnetfern.service.views.check import verdict, verdict_everywhere
+from garnetfern.service.views.check import check_page, verdict, verdict_everywhere
+from tests.films import film_of
+from tests.sites import colour_layer, document, film_layer, reader_of, with_film
 
 
 def reading(block="title", screen="phone", meets=True, vouched=True, ratio=7.0):
@@ -37,7 +39,7 @@ UNSURE = {"vouched": False, "meets": False, "ratio": None}
     ],
 )
 def test_a_sentence_for_every_outcome(demo, readings, sentence, good):
-    found = verdict(demo.site, readings)
+    found = verdict(demo.site, demo.site.pages[0], readings)
     assert found["sentence"].startswith(sentence)
     assert found["good"] is good
 
@@ -56,3 +58,15 @@ def test_and_for_every_situation(readings, sentence, good):
     found = verdict_everywhere(readings)
     assert found["sentence"].startswith(sentence)
     assert found["good"] is good
+
+
+def test_a_page_with_a_film_says_that_it_was_not_read_while_that_plays():
+    file = with_film(document(film_layer(), colour_layer("#000000", 0.97)), film_of("H.264, BT.709"))
+    page = file.site.pages[0]
+    readings = check_page(reader_of(file), file.site, page)
+    assert (
+        verdict(file.site, page, readings)["sentence"]
+        == "Every word can be read on every screen before the film plays."
+    )
+    still = page.model_copy(update={"bands": ()})
+    assert "film" not in verdict(file.site, still, readings)["sentence"]

@@ -8,6 +8,7 @@ from typing_extensions import TypedDict
 
 from ...core.document import Page, Site
 from ...core.reading import AT_HAND, Letter, Reader, Reading, Situation
+from ...core.reading.kinds._moving import restless
 from ...core.reading.parts import EDGE
 
 
@@ -143,11 +144,16 @@ def short_of(found: Found) -> list[ReadingView]:
     return [r for r in found if r["vouched"] and not r["meets"]]
 
 
-def verdict(site: Site, found: Found) -> Verdict:
-    """In one sentence whether the words of a page can be read on its screens, from its readings."""
+def verdict(site: Site, page: Page, found: Found) -> Verdict:
+    """In one sentence whether the words of a page can be read on its screens, from its readings at hand.
+
+    Films are not among those while they play; their time line, the situations and the check are.
+    """
     short = short_of(found)
     if not short:
-        return read_everywhere(found, "on every screen")
+        films = restless(page)
+        before = f" before {'the film plays' if len(films) == 1 else 'films play'}" if films else ""
+        return read_everywhere(found, f"on every screen{before}")
     blocks, screens = len({r["block"] for r in short}), {r["screen"] for r in short}
     names = [s.name.lower() for s in site.screens if s.id in screens]
     where = "on every screen" if len(names) == len(site.screens) else f"on the {' and the '.join(names)}"

@@ -56,7 +56,7 @@ def content_of(site: Site, page: Page) -> str:
 
 def page_row(reader: Reader, site: Site, page: Page) -> PageRow:
     """One page."""
-    said = verdict(site, check_page(reader, site, page))
+    said = verdict(site, page, check_page(reader, site, page))
     return {
         "page": page.id,
         "title": page.title,

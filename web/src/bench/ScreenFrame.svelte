@@ -34,7 +34,7 @@
   );
   /** Whether a reading is of those members that the screen shows now. */
   const there = (reading: Reading) =>
-    !films.some((film) => movement.begun(film.id)) &&
+    !films.some((film) => movement.begun(film.id) || film.id in reading.phases) &&
     members.every(({ layer, now }) => now === memberAt(layer, reading.phases[layer.id] ?? 0));
   const grab = $derived(dragOf(heldOf(bench)) !== undefined);
 

@@ -19,6 +19,11 @@ def moving(page: Page) -> list[LayerBase]:
     return [layer for layer in layers if layer.period() is not None and ever_visible(layer)]
 
 
+def restless(page: Page) -> list[LayerBase]:
+    """Those that are never at rest: what is read with every edit is what stands there before they begin."""
+    return [layer for layer in moving(page) if all(phase.start < phase.end for phase in layer.phases())]
+
+
 def said(page: Page, layer: LayerBase, phase: Phase) -> str:
     """What a phase is called on a page: with the layer's name, where several move there."""
     return phase.name if len(moving(page)) < 2 else f"{phase.name} of {layer.name}"
