@@ -134,7 +134,7 @@ def test_a_body_that_announces_too_much_is_refused_before_it_is_read(client):
 
 
 def test_a_body_that_grows_too_large_is_refused(client, monkeypatch):
-    monkeypatch.setattr("garnetfern.api.file_routes.PICTURE", 1000)
+    monkeypatch.setattr("garnetfern.api.uploads.PICTURE", 1000)
 
     def chunks():
         for _ in range(100):

@@ -30,8 +30,11 @@ SEEK = """async (seconds) => {
     if (film.readyState < 2) await new Promise((done) => (film.oncanplay = film.onerror = done));
     film.pause();
     film.loop = false;  // held on its last picture it would begin anew by itself
+    // a picture that is sought is presented some time after it was found; one that was there already never is
+    const presented = new Promise((done) => film.requestVideoFrameCallback(done));
     film.currentTime = seconds % film.duration;
     await new Promise((done) => (film.onseeked = film.onerror = done));
+    await Promise.race([presented, new Promise((done) => setTimeout(done, 600))]);
   }
   const shown = [...document.querySelectorAll('.gf-layer')].map((e) => getComputedStyle(e).backgroundImage);
   const files = new Set(shown.flatMap((text) => [...text.matchAll(/url\\("([^"]+)"\\)/g)].map((found) => found[1])));
