@@ -30,11 +30,22 @@ SEEK = """async (seconds) => {
     if (film.readyState < 2) await new Promise((done) => (film.oncanplay = film.onerror = done));
     film.pause();
     film.loop = false;  // held on its last picture it would begin anew by itself
-    // a picture that is sought is presented some time after it was found; one that was there already never is
-    const presented = new Promise((done) => film.requestVideoFrameCallback(done));
-    film.currentTime = seconds % film.duration;
+    // a picture that is sought is presented some time after it was found: wait for the one of this time
+    if (film.presented === undefined) {
+      film.presented = -1;
+      const watch = (_, { mediaTime }) => {
+        film.presented = mediaTime;
+        film.requestVideoFrameCallback(watch);
+      };
+      film.requestVideoFrameCallback(watch);
+    }
+    const wanted = seconds % film.duration;
+    film.currentTime = wanted;
     await new Promise((done) => (film.onseeked = film.onerror = done));
-    await Promise.race([presented, new Promise((done) => setTimeout(done, 600))]);
+    for (let n = 0; n < 40; n++) {
+      if (film.presented <= wanted + 1e-3 && wanted - film.presented < 0.09) break;
+      await new Promise((done) => setTimeout(done, 50));
+    }
   }
   const shown = [...document.querySelectorAll('.gf-layer')].map((e) => getComputedStyle(e).backgroundImage);
   const files = new Set(shown.flatMap((text) => [...text.matchAll(/url\\("([^"]+)"\\)/g)].map((found) => found[1])));
