@@ -39,7 +39,12 @@ def _view(name: str) -> Callable[[Page], None]:
 def _pages(page: Page) -> None:
     _view("Pages")(page)
     page.get_by_role("status").filter(has_text=re.compile("of 6 pages")).wait_for()
-    page.locator("img").nth(5).wait_for()
+    for _ in range(100):
+        if page.evaluate(
+            "document.images.length > 5 && [...document.images].every((i) => i.complete && i.naturalWidth)"
+        ):
+            break
+        page.wait_for_timeout(200)
 
 
 def _framing(page: Page) -> None:

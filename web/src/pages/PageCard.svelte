@@ -52,7 +52,9 @@
 </p>
 <div class="flex items-center gap-2 text-small">
   {#if number === 0}
-    <span class="muted">the site's own address, index.html</span>
+    <span class="muted py-1" title="The first page is what visitors see who ask for the site"
+      >index.html, the first</span
+    >
   {:else}
     <Field
       label="Address of {page.title}"

@@ -40,19 +40,16 @@
     still: (time) => ({ still: held(time, 0, lasts) }),
   };
 
-  function grip(which: 'start' | 'end' | 'still') {
-    // what is read here and not when it is pulled would attach it anew in the middle of a pull
+  /** A pull on the strip. What is read when it is made, and not when it is pulled, would attach it anew in the middle. */
+  function along(how: {
+    begin: (x: number) => void;
+    at: (x: number) => Values;
+    by: (time: number) => Values;
+  }) {
     return pull({
       within: (node) => node.closest('.whole'),
-      begin: () => {
-        // the still is looked at where it is chosen
-        if (which === 'still') {
-          if (sight.situation) sight.meet(null);
-          movement.seek(layer.id, 0);
-        }
-        return true;
-      },
-      move: ({ x }) => hand.show(moved[which](x * lasts), way),
+      begin: ({ x }) => how.begin(x),
+      move: ({ x }) => hand.show(how.at(x), way),
       end: (_, wasMoved) => {
         if (wasMoved) void hand.settle();
         else hand.drop();
@@ -60,36 +57,37 @@
       cancel: () => hand.drop(),
       nudge: (right) => {
         if (right === 0) return false;
-        const at = { start, end: layer.end, still }[which];
-        hand.nudge(moved[which](at + right * 0.1), way);
+        hand.nudge(how.by(right * 0.1), way);
       },
     });
   }
 
+  const grip = (which: 'start' | 'end' | 'still') =>
+    along({
+      begin: () => {
+        if (which !== 'still') return;
+        // the still is looked at where it is chosen
+        if (sight.situation) sight.meet(null);
+        movement.seek(layer.id, 0);
+      },
+      at: (x) => moved[which](x * lasts),
+      by: (time) => moved[which]({ start, end: layer.end, still }[which] + time),
+    });
+
   /** All of the part is moved along. */
   function window() {
     let from = { start: 0, end: 0, x: 0 };
-    const along = (by: number): Values => {
+    const moved = (by: number): Values => {
       const long = from.end - from.start;
       const begin = held(from.start + by, 0, lasts - long);
       return { start: begin, end: Math.round((begin + long) * 10) / 10 };
     };
-    return pull({
-      within: (node) => node.closest('.whole'),
-      begin: ({ x }) => {
-        from = { start, end: layer.end, x };
-        return true;
-      },
-      move: ({ x }) => hand.show(along((x - from.x) * lasts), way),
-      end: (_, wasMoved) => {
-        if (wasMoved) void hand.settle();
-        else hand.drop();
-      },
-      cancel: () => hand.drop(),
-      nudge: (right) => {
-        if (right === 0) return false;
+    return along({
+      begin: (x) => void (from = { start, end: layer.end, x }),
+      at: (x) => moved((x - from.x) * lasts),
+      by: (time) => {
         from = { start, end: layer.end, x: 0 };
-        hand.nudge(along(right * 0.1), way);
+        return moved(time);
       },
     });
   }
