@@ -17,7 +17,7 @@ from garnetfern.core.resolve.image import renditions
 from garnetfern.service.edits.pictures import LayPicture
 from garnetfern.service.files.fitting import Wanted
 from garnetfern.service.views.framing import framing
-from garnetfern.service.workspace.studio import Studio
+from garnetfern.service.workspace.house import first_site
 
 SIZE = (4000, 3000)
 TIMES = 3
@@ -62,7 +62,7 @@ def measure() -> list[str]:
     data = _photograph()
     with tempfile.TemporaryDirectory() as folder:
         start_site(Path(folder), demo=True)
-        studio = Studio(Path(folder))
+        studio = first_site(Path(folder))
         studio.warm()
         fresh = iter(range(1000))
 

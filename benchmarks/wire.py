@@ -13,7 +13,7 @@ from garnetfern.core.document import Page as SitePage
 from garnetfern.core.document import Site
 from garnetfern.demo import demo_site_file
 from garnetfern.service.files.site_file import SiteFile
-from garnetfern.service.workspace.studio import Studio
+from garnetfern.service.workspace.house import first_site
 
 from .edits import CHROMIUM, SETTINGS, percentile
 
@@ -124,7 +124,7 @@ def measure() -> list[str]:
     rows = ["| on the wire | this | wanted |", "|---|---|---|"]
     with tempfile.TemporaryDirectory() as folder, sync_playwright() as play:
         demo = demo_site_file()
-        studio = Studio(Path(folder))
+        studio = first_site(Path(folder))
         studio.start(SiteFile(large(demo.site), demo.pictures), "A large site")
         studio.close()
         running = run_locally(Path(folder))

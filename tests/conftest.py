@@ -16,6 +16,7 @@ from garnetfern.core.resolve.fonts import FontBook
 from garnetfern.demo import demo_site_file
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.site_file import SiteFile
+from garnetfern.service.workspace.house import first_site
 from garnetfern.service.workspace.studio import Studio
 
 from .made_once import made_once
@@ -64,7 +65,7 @@ def demo(tmp_path_factory: pytest.TempPathFactory) -> SiteFile:
 
 @pytest.fixture
 def studio(tmp_path: Path) -> Iterator[Studio]:
-    made = Studio(tmp_path)
+    made = first_site(tmp_path)
     made.start(one_banner(), "A new site")
     yield made
     made.close()

@@ -9,11 +9,11 @@ from garnetfern.core.document import read_site
 from garnetfern.core.film import Reel, film_type
 from garnetfern.core.picture import examine
 from garnetfern.core.reading import Reader
-from garnetfern.demo.site import SCREENS
 from garnetfern.demo.words import words
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 from garnetfern.service.files.site_file import SiteFile
+from garnetfern.service.kinds.empty import SCREENS
 
 HEADING = words("headline", "heading", "Ferns under glass", "Young Serif", "40px", "#ffffff", level=1)
 

@@ -10,7 +10,7 @@ from typer.testing import CliRunner
 from garnetfern.cli import app, start_site
 from garnetfern.cli.common import painted
 from garnetfern.service.files.site_file import pack_site_file
-from garnetfern.service.workspace.studio import Studio
+from garnetfern.service.workspace.house import first_site
 from tests.conftest import jpeg
 from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, with_picture
 
@@ -99,11 +99,11 @@ def test_schema_is_json():
 
 def test_a_first_start_lays_a_site_and_later_ones_keep_it(tmp_path):
     start_site(tmp_path, demo=False)
-    studio = Studio(tmp_path)
+    studio = first_site(tmp_path)
     studio.change(1, [{"op": "replace", "path": "/name", "value": "Ours"}], "rename")
     studio.close()
     start_site(tmp_path, demo=False)
-    again = Studio(tmp_path)
+    again = first_site(tmp_path)
     assert again.state().document["name"] == "Ours"
     assert again.state().undo == "rename"
     again.close()

@@ -23,12 +23,12 @@ class Server(uvicorn.Server):
     def __init__(self, application: Guarded, host: str, port: int) -> None:
         config = uvicorn.Config(application, host=host, port=port, log_level="warning", server_header=False)
         super().__init__(config)
-        self._news = application.state.studio.news
+        self._house = application.state.house
 
     async def shutdown(self, sockets: list[socket.socket] | None = None) -> None:
         """Take no more visitors, end what listens for news, and everything else when it is done."""
         self._close_the_door()
-        self._news.tell(END, {})
+        self._house.tell_all(END, {})
         for _ in range(TURNS_TO_ARRIVE):
             await asyncio.sleep(0)
         await super().shutdown(sockets)

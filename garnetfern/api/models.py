@@ -85,10 +85,18 @@ class CacheView(BaseModel):
     kinds: list[Kept]
 
 
+class SiteName(BaseModel):
+    """A site's id and what it is called."""
+
+    site: str
+    name: str
+
+
 class HealthView(BaseModel):
     """Whether the application answers, which version it is, and how it fares."""
 
     version: str
+    site: str
     revision: int
     cache: CacheView
 

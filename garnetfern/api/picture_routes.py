@@ -122,7 +122,7 @@ def work_routes(studio: Studio) -> APIRouter:
 
     @api.get("/work", response_model=list[JobState])
     def work() -> Any:
-        return studio.jobs.list()
+        return studio.jobs.list(studio.id)
 
     @api.post("/work", response_model=JobState)
     def ask(body: a.AskedWork) -> Any:

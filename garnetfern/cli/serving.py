@@ -14,17 +14,23 @@ from .common import app, fail, telling
 
 
 def start_site(data: Path, demo: bool) -> None:
-    """Put a first site into an empty data folder: the sample site, or a page with an empty banner."""
-    from ..demo import demo_site_file
-    from ..demo.empty import empty_site_file
-    from ..service.workspace.studio import Studio
+    """Put first sites into an empty data folder: those of the sample, or one page with an empty banner."""
+    from ..demo import demo_site_files
+    from ..service.files.site_file import SiteFile
+    from ..service.kinds.empty import empty_site
+    from ..service.workspace.house import House
 
-    studio = Studio(data)
+    house = House(data)
     try:
-        if studio.history.empty():
-            studio.start(demo_site_file() if demo else empty_site_file(), "The sample site" if demo else "A new site")
+        if not house.empty():
+            return
+        if demo:
+            for file in demo_site_files():
+                house.add(file, "The sample site")
+        else:
+            house.first().start(SiteFile(empty_site(), {}), "A new site")
     finally:
-        studio.close()
+        house.close()
 
 
 @app.command()
@@ -69,7 +75,7 @@ def serve(
         typer.echo(f"Garnetfern is at http://{host}:{port}/  (Ctrl+C ends it; everything is kept in {data})")
     else:
         typer.echo(_open_to_others(host, port, token, data))
-    threading.Thread(target=application.state.studio.warm, daemon=True).start()
+    threading.Thread(target=application.state.house.first().warm, daemon=True).start()
     Server(application, host, port).run()
 
 

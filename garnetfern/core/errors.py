@@ -16,6 +16,7 @@ GarnetfernError
 ├─ KeepsJoinError       a change that would tear a join apart
 ├─ TurnsError           layers that cannot take turns so
 ├─ LastPageError        a page that is to go and is the only one
+├─ LastSiteError        a site that is to go and is the only one
 ├─ AddressError         an address that a page cannot have
 ├─ ScreenError          screens that cannot be changed so
 ├─ RoomError            no worker for somebody's file could be started

@@ -1,5 +1,5 @@
-"""The sample site: Marrowby Fern House. Every picture is drawn by code."""
+"""The sample: Marrowby Fern House and its reading room. Every picture is drawn by code."""
 
-from .site import demo_site_file
+from .site import demo_site_file, demo_site_files
 
-__all__ = ["demo_site_file"]
+__all__ = ["demo_site_file", "demo_site_files"]

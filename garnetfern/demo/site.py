@@ -10,10 +10,12 @@ from ..core.film import Reel, film_type
 from ..core.picture import Facts, examine
 from ..fonts import shipped_fonts
 from ..service.files.site_file import SiteFile
+from ..service.kinds.empty import SCREENS, empty_site
 from .fair import fair_page
 from .films import draw_film
 from .moving import moving_pages
 from .pictures import DRAWERS, draw_picture
+from .room import PICTURE, room_document
 from .tiles import SMALL, draw_small
 from .words import words
 
@@ -27,11 +29,6 @@ NAMES = {
     "fade-strip": "Fade strip.png",
     "mist-and-sun": "Mist and sun.mp4",
 }
-SCREENS = [
-    {"id": "desktop", "name": "Desktop", "width": 1440, "height": 900, "least": 1024, "most": 10000},
-    {"id": "tablet", "name": "Tablet", "width": 820, "height": 1180, "least": 600, "most": 1023},
-    {"id": "phone", "name": "Phone", "width": 390, "height": 844, "least": 0, "most": 599},
-]
 
 
 def asset(asset_id: str, data: bytes) -> dict[str, Any]:
@@ -203,3 +200,12 @@ def demo_site_file() -> SiteFile:
     entries = [asset(asset_id, data) for asset_id, data in pictures.items()]
     site = read_site(demo_document(entries), shipped_fonts().names())
     return SiteFile(site, {entry["hash"]: pictures[entry["id"]] for entry in entries})
+
+
+def demo_site_files() -> list[SiteFile]:
+    """All sites of the sample: the fern house, its reading room, and an empty one."""
+    house = demo_site_file()
+    entry = next(a for a in house.site.assets if a.id == PICTURE).model_dump(mode="json")
+    document = {**room_document(entry), "screens": SCREENS}
+    room = SiteFile(read_site(document, shipped_fonts().names()), {entry["hash"]: house.pictures[entry["hash"]]})
+    return [house, room, SiteFile(empty_site(), {})]

@@ -10,6 +10,7 @@ from .history import History, State
 from .jobs import Jobs, JobState
 from .lock import FolderLock
 from .pictures import PictureFiles
+from .sites import KeptSite, Sites
 from .tidy import leftovers, tidy
 from .trouble import DamagedError, FolderError, RefusedError, StoreError, refusal_of
 from .verify import Finding, verify
@@ -28,8 +29,10 @@ __all__ = [
     "Incoming",
     "JobState",
     "Jobs",
+    "KeptSite",
     "PictureFiles",
     "RefusedError",
+    "Sites",
     "State",
     "StoreError",
     "backup",

@@ -19,6 +19,7 @@ from ..core.limits import MB
 from .files import sync_folder
 from .migrations import now
 from .opening import DATABASE, copy_database, inspect, read_only
+from .sites import standing
 from .trouble import FolderError
 from .verify import verify
 
@@ -57,7 +58,7 @@ def backup(folder: Path, target: Path, progress: Progress = lambda _, __: None) 
         database, part = Path(work) / DATABASE, Path(work) / "backup.zip"
         copy_database(folder / DATABASE, database)
         with closing(read_only(database)) as db:
-            place = db.execute("SELECT revision FROM place").fetchone()
+            revisions = sum(revision for revision, _ in standing(db).values())
             hashes = [h for (h,) in db.execute("SELECT hash FROM picture ORDER BY hash")]
         with zipfile.ZipFile(part, "w", allowZip64=True) as archive:
             members = [_add(archive, DATABASE, database)]
@@ -75,12 +76,12 @@ def backup(folder: Path, target: Path, progress: Progress = lambda _, __: None) 
                         "Bring the same file again to heal it, then make the backup."
                     )
                 members.append(line)
-            archive.writestr(MANIFEST, _told(place[0] if place else 0, members))
+            archive.writestr(MANIFEST, _told(revisions, members))
         with part.open("rb+") as file_:
             os.fsync(file_.fileno())
         os.replace(part, target)
     sync_folder(target.parent)
-    return {"revision": place[0] if place else 0, "pictures": len(hashes)}
+    return {"revision": revisions, "pictures": len(hashes)}
 
 
 def _manifest(archive: zipfile.ZipFile, file: Path) -> list[dict[str, Any]]:

@@ -11,13 +11,15 @@ from typing import Any
 from ..core.document import migrate
 from ..core.errors import NotFoundError
 from ..core.limits import COPIES
+from .migrations import ONLY_SITE
 from .opening import copy_database, read_only
+from .sites import standing, step_of, steps_to
 from .trouble import DamagedError
 
 
 @dataclass(frozen=True)
 class Copy:
-    """A kept copy: its day, the revision and the number of steps in it, what the last one was called and when."""
+    """A site in a kept copy: its day, revision and number of steps, what the last one was called and when it was."""
 
     day: str
     revision: int
@@ -44,36 +46,46 @@ class Copies:
         """The days of the copies that there are, newest first."""
         return sorted((f.stem for f in self._folder.glob("????-??-??.sqlite")), reverse=True)
 
-    def list(self) -> list[Copy]:
-        """All copies that can be read, newest first."""
+    def list(self, site: str = ONLY_SITE) -> list[Copy]:
+        """All copies of a site that can be read, newest first."""
         found = []
         for day in self._days():
             try:
                 with closing(read_only(self._file(day))) as db:
-                    revision, step = db.execute("SELECT revision, step FROM place").fetchone()
-                    label, made = db.execute("SELECT label, made FROM step WHERE number = ?", (step,)).fetchone()
-                    (steps,) = db.execute("SELECT COUNT(*) FROM step WHERE number <= ?", (step,)).fetchone()
-            except (sqlite3.Error, TypeError):
+                    revision, step = standing(db)[site]
+                    label, made = step_of(db, site, step, "label, made")
+                    steps = steps_to(db, site, step)
+            except (sqlite3.Error, TypeError, KeyError):
                 continue
             found.append(Copy(day, revision, steps, label, made))
         return found
 
-    def document(self, day: str) -> dict[str, Any]:
+    def _revisions(self, day: str) -> int | None:
+        """The sum of all revisions in a copy; None where it cannot be read."""
+        try:
+            with closing(read_only(self._file(day))) as db:
+                return sum(revision for revision, _ in standing(db).values())
+        except sqlite3.Error:
+            return None
+
+    def document(self, day: str, site: str = ONLY_SITE) -> dict[str, Any]:
         """The site as it stood in the copy of a day. Raises NotFoundError or DamagedError."""
         if day not in self._days():
             raise NotFoundError("There is no copy of this day.")
         try:
             with closing(read_only(self._file(day))) as db:
-                query = "SELECT document FROM step JOIN place ON place.step = step.number"
-                return migrate(json.loads(db.execute(query).fetchone()[0]))
+                step = standing(db).get(site)
+                if step is None:
+                    raise NotFoundError("This site is not in the copy of this day.")
+                return migrate(json.loads(step_of(db, site, step[1], "document")[0]))
         except (sqlite3.Error, TypeError, ValueError) as error:
             raise DamagedError("This copy is damaged and cannot be brought back. Nothing was changed.") from error
 
-    def keep(self, revision: int, day: date | None = None) -> bool:
+    def keep(self, revisions: int, day: date | None = None) -> bool:
         """Make the day's copy, if there is none yet and something has changed since the last; old ones are dropped."""
         wanted = (day or today()).isoformat()
-        there = self.list()
-        if any(c.day == wanted or c.revision == revision for c in there):
+        there = self._days()
+        if wanted in there or any(self._revisions(day) == revisions for day in there):
             return False
         copy_database(self._database, self._file(wanted))
         for old in self._days()[COPIES:]:

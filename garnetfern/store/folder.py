@@ -8,12 +8,12 @@ from .database import open_database
 from .files import sweep
 from .films import NO_FILMS, FilmOpener
 from .fitted import FittedFiles
-from .history import History
 from .jobs import Jobs
 from .journal import Journal
 from .lock import FolderLock
 from .opening import DATABASE, check_folder
 from .pictures import Draw, PictureFiles
+from .sites import Sites
 from .tables import Tables
 from .trouble import FolderError
 
@@ -33,7 +33,7 @@ class Folder:
         try:
             self.db = open_database(path / DATABASE)
             tables = Tables(self.db)
-            self.history = History(tables, migrate)
+            self.sites = Sites(tables, migrate)
             self.pictures = PictureFiles(tables, path / "pictures", draw, films)
             self.fitted = FittedFiles(tables, path / "fitted")
             self.jobs = Jobs(tables)
@@ -51,7 +51,8 @@ class Folder:
 
     def keep_copy(self) -> bool:
         """Make the day's copy where something has changed."""
-        return not self.history.empty() and self.copies.keep(self.history.revision())
+        revisions = self.sites.revisions()
+        return revisions > 0 and self.copies.keep(revisions)
 
     def close(self) -> None:
         """Fold the database together, close everything, let the folder go."""

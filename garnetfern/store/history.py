@@ -1,4 +1,4 @@
-"""The history of the site document: every change is a step, undo and redo move along the steps."""
+"""The history of a site's document: every change is a step, undo and redo move along the steps."""
 
 import json
 from collections.abc import Callable
@@ -9,7 +9,7 @@ from peewee import fn
 
 from ..core import limits
 from ..core.errors import DocumentError, NotFoundError, Problem, StaleError
-from .migrations import now
+from .migrations import ONLY_SITE, now
 from .tables import Place, Step, Tables
 
 Document = dict[str, Any]
@@ -37,36 +37,48 @@ def _text(document: dict[str, Any]) -> str:
 
 
 class History:
-    """Reads and writes the steps; `read` brings documents of earlier versions to the present form.
+    """Reads and writes the steps of one site; `read` brings documents of earlier versions to the present form.
 
     Every method is one transaction; a write on an old revision is refused."""
 
-    def __init__(self, tables: Tables, read: Callable[[Document], Document] = lambda found: found) -> None:
-        self._db, self._read = tables.db, read
-        self._steps, self._places = tables.step, tables.place
+    def __init__(
+        self, tables: Tables, read: Callable[[Document], Document] = lambda found: found, site: str = ONLY_SITE
+    ) -> None:
+        self._db, self._read, self.site = tables.db, read, site
+        self._sites, self._steps, self._places = tables.site, tables.step, tables.place
+
+    def _at(self, number: Any) -> Any:
+        """The condition of a step of this site."""
+        return (self._steps.site == self.site) & (self._steps.number == number)
+
+    def _here(self) -> Any:
+        return self._places.site == self.site
 
     def empty(self) -> bool:
         """Whether nothing was ever written."""
-        return not self._places.select().exists()
+        return not self._places.select().where(self._here()).exists()
 
     def start(self, document: dict[str, Any], label: str) -> State:
         """Write the first step into an empty history."""
         with self._db.atomic("IMMEDIATE"):
-            self._steps.create(number=1, label=label, document=_text(document), made=now())
-            self._places.create(id=1, revision=1, step=1)
+            if self._sites.get_or_none(self._sites.id == self.site) is None:
+                last = self._sites.select(fn.MAX(self._sites.number)).scalar() or 0
+                self._sites.create(id=self.site, number=last + 1, made=now())
+            self._steps.create(site=self.site, number=1, label=label, document=_text(document), made=now())
+            self._places.create(site=self.site, revision=1, step=1)
             return self._state()
 
     def _place(self) -> Place:
-        place: Place | None = self._places.get_or_none()
+        place: Place | None = self._places.get_or_none(self._here())
         if place is None:
             raise NotFoundError("There is no site here yet.")
         return place
 
     def _state(self) -> State:
         place = self._place()
-        step: Step = self._steps.get(self._steps.number == place.step)
-        following: Step | None = self._steps.get_or_none(self._steps.number == step.number + 1)
-        first: int = self._steps.select(fn.MIN(self._steps.number)).scalar()
+        step: Step = self._steps.get(self._at(place.step))
+        following: Step | None = self._steps.get_or_none(self._at(step.number + 1))
+        first: int = self._steps.select(fn.MIN(self._steps.number)).where(self._steps.site == self.site).scalar()
         return State(
             place.revision,
             self._read(json.loads(step.document)),
@@ -87,7 +99,7 @@ class History:
     def before(self) -> dict[str, Any] | None:
         """The document one step back, or None at the first step."""
         with self._db.atomic():
-            step: Step | None = self._steps.get_or_none(self._steps.number == self._place().step - 1)
+            step: Step | None = self._steps.get_or_none(self._at(self._place().step - 1))
             return self._read(json.loads(step.document)) if step else None
 
     def _checked(self, based_on: int) -> Place:
@@ -97,7 +109,7 @@ class History:
         return place
 
     def _move(self, place: Place, number: int) -> State:
-        self._places.update(step=number, revision=place.revision + 1).execute()
+        self._places.update(step=number, revision=place.revision + 1).where(self._here()).execute()
         return self._state()
 
     def change(self, based_on: int, document: dict[str, Any], label: str) -> State:
@@ -105,8 +117,8 @@ class History:
         with self._db.atomic("IMMEDIATE"):
             place = self._checked(based_on)
             number = place.step
-            self._steps.delete().where(self._steps.number > number).execute()
-            self._steps.create(number=number + 1, label=label, document=_text(document), made=now())
+            self._steps.delete().where((self._steps.site == self.site) & (self._steps.number > number)).execute()
+            self._steps.create(site=self.site, number=number + 1, label=label, document=_text(document), made=now())
             return self._move(place, number + 1)
 
     def undo(self, based_on: int) -> State:
@@ -121,6 +133,6 @@ class History:
         with self._db.atomic("IMMEDIATE"):
             place = self._checked(based_on)
             number = place.step + by
-            if not self._steps.select().where(self._steps.number == number).exists():
+            if not self._steps.select().where(self._at(number)).exists():
                 raise NotFoundError(refusal)
             return self._move(place, number)

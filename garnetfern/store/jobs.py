@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from typing import Literal, cast
 
 from ..core.errors import NotFoundError
-from .migrations import now
+from .migrations import ONLY_SITE, now
 from .tables import Job, Tables
 
 OPEN = ("waiting", "running", "stopping")
@@ -25,10 +25,11 @@ class JobState:
     total: int
     message: str
     made: str
+    site: str = ONLY_SITE
 
 
 def _state(row: Job) -> JobState:
-    return JobState(row.id, row.kind, cast(Standing, row.state), row.done, row.total, row.message, row.made)
+    return JobState(row.id, row.kind, cast(Standing, row.state), row.done, row.total, row.message, row.made, row.site)
 
 
 class Jobs:
@@ -50,11 +51,12 @@ class Jobs:
             self._jobs.update(state="waiting").where(self._jobs.state == "running").execute()
             self._jobs.update(state="stopped", message="Stopped.").where(self._jobs.state == "stopping").execute()
 
-    def add(self, kind: str) -> JobState:
-        """Put work on the list; the same kind of work waits only once."""
+    def add(self, kind: str, site: str = ONLY_SITE) -> JobState:
+        """Put work on the list; the same kind of work of a site waits only once."""
         with self._db.atomic("IMMEDIATE"):
-            row = self._jobs.get_or_none((self._jobs.kind == kind) & (self._jobs.state.in_(("waiting", "running"))))
-            found = _state(row or self._jobs.create(kind=kind, state="waiting", made=now()))
+            same = (self._jobs.site == site) & (self._jobs.kind == kind)
+            row = self._jobs.get_or_none(same & (self._jobs.state.in_(("waiting", "running"))))
+            found = _state(row or self._jobs.create(site=site, kind=kind, state="waiting", made=now()))
         self.changed(found)
         return found
 
@@ -97,7 +99,7 @@ class Jobs:
         self.changed(_state(row))
         return _state(row)
 
-    def list(self, most: int = 20) -> Iterator[JobState]:
-        """The newest work first."""
-        for row in self._jobs.select().order_by(self._jobs.id.desc()).limit(most):
+    def list(self, site: str = ONLY_SITE, most: int = 20) -> Iterator[JobState]:
+        """The newest work of a site first."""
+        for row in self._jobs.select().where(self._jobs.site == site).order_by(self._jobs.id.desc()).limit(most):
             yield _state(row)

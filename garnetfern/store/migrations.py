@@ -52,11 +52,42 @@ def _films(db: SqliteDatabase) -> None:
     db.execute_sql("ALTER TABLE picture ADD COLUMN rate REAL NOT NULL DEFAULT 0")
 
 
+ONLY_SITE = "site"
+"""The id of the site of a folder that held one alone, and of the first that is begun in an empty one."""
+
+
+def _sites(db: SqliteDatabase) -> None:
+    """One site becomes one of several; its history and its work are its own."""
+    db.execute_sql("CREATE TABLE site (id TEXT PRIMARY KEY, number INTEGER NOT NULL, made TEXT NOT NULL, removed TEXT)")
+    db.execute_sql(
+        "CREATE TABLE steps (site TEXT NOT NULL REFERENCES site (id), number INTEGER NOT NULL, label TEXT NOT NULL, "
+        "document TEXT NOT NULL, made TEXT NOT NULL, PRIMARY KEY (site, number))"
+    )
+    db.execute_sql(
+        "CREATE TABLE places (site TEXT PRIMARY KEY REFERENCES site (id), revision INTEGER NOT NULL, "
+        "step INTEGER NOT NULL, FOREIGN KEY (site, step) REFERENCES steps (site, number))"
+    )
+    db.execute_sql(
+        "INSERT INTO site (id, number, made) SELECT ?, 1, (SELECT made FROM step ORDER BY number LIMIT 1) FROM place",
+        (ONLY_SITE,),
+    )
+    db.execute_sql(
+        "INSERT INTO steps SELECT ?, number, label, document, made FROM step WHERE EXISTS (SELECT 1 FROM place)",
+        (ONLY_SITE,),
+    )
+    db.execute_sql("INSERT INTO places SELECT ?, revision, step FROM place", (ONLY_SITE,))
+    for old in ("place", "step"):
+        db.execute_sql(f"DROP TABLE {old}")
+        db.execute_sql(f"ALTER TABLE {old}s RENAME TO {old}")
+    db.execute_sql(f"ALTER TABLE job ADD COLUMN site TEXT NOT NULL DEFAULT '{ONLY_SITE}'")
+
+
 MIGRATIONS: tuple[tuple[str, Callable[[SqliteDatabase], None]], ...] = (
     ("0001 first tables", _first_tables),
     ("0002 looks, jobs and fitted files", _looks_and_jobs),
     ("0003 hashes of renditions", _hashes_of_renditions),
     ("0004 films", _films),
+    ("0005 sites", _sites),
 )
 """In order; each is carried out once, in one transaction with the record of it."""
 NAMES = tuple(name for name, _ in MIGRATIONS)

@@ -8,15 +8,17 @@ from pathlib import Path
 from typing import Any
 
 from .opening import DATABASE, read_only
+from .sites import which_site
 
 
-def documents(db: sqlite3.Connection) -> Iterator[tuple[int, Any]]:
-    """The number and the document of every step; None where it is no JSON."""
-    for number, text in db.execute("SELECT number, document FROM step ORDER BY number"):
+def documents(db: sqlite3.Connection) -> Iterator[tuple[str, int, Any]]:
+    """Site, number and document of every step; None where it is no JSON."""
+    rows = db.execute(f"SELECT {which_site(db, 'step')}, number, document FROM step ORDER BY 1, number")
+    for site, number, text in rows:
         try:
-            yield number, json.loads(text)
+            yield site, number, json.loads(text)
         except ValueError:
-            yield number, None
+            yield site, number, None
 
 
 def hashes_in(document: Any) -> set[str]:
@@ -31,7 +33,7 @@ def needed(folder: Path) -> set[str]:
     for file in (folder / DATABASE, *(folder / "copies").glob("*.sqlite")):
         try:
             with closing(read_only(file)) as db:
-                for _, document in documents(db):
+                for _, _, document in documents(db):
                     found |= hashes_in(document)
         except sqlite3.Error:
             continue  # what cannot be read is told by `verify`; nothing is removed because of it

@@ -2,21 +2,41 @@
 
 from typing import Any, TypeVar
 
-from peewee import AutoField, BooleanField, FloatField, IntegerField, Model, SqliteDatabase, TextField
+from peewee import (
+    AutoField,
+    BooleanField,
+    CompositeKey,
+    FloatField,
+    IntegerField,
+    Model,
+    SqliteDatabase,
+    TextField,
+)
+
+
+class SiteRow(Model):
+    """A site: its id, which stays when it is called otherwise, its place among the others, and when it was removed."""
+
+    id = TextField(primary_key=True)
+    number = IntegerField()
+    made = TextField()
+    removed = TextField(null=True)
 
 
 class Step(Model):
-    """One state of the site document and what led to it."""
+    """One state of a site's document and what led to it."""
 
-    number = IntegerField(primary_key=True)
+    site = TextField()
+    number = IntegerField()
     label = TextField()
     document = TextField()
     made = TextField()
 
 
 class Place(Model):
-    """Where the site stands in its history (one row). `revision` grows with every change, undo and redo."""
+    """Where a site stands in its history. `revision` grows with every change, undo and redo."""
 
+    site = TextField(primary_key=True)
     revision = IntegerField()
     step = IntegerField()
 
@@ -40,6 +60,7 @@ class Job(Model):
     """Long work: waiting, running, stopping, stopped, done or failed. What it has made is kept as it goes."""
 
     id = AutoField()
+    site = TextField()
     kind = TextField()
     state = TextField()
     done = IntegerField(default=0)
@@ -70,7 +91,9 @@ Table = TypeVar("Table", bound=type[Model])
 
 
 def _in(db: SqliteDatabase, model: Table) -> Table:
-    meta = type("Meta", (), {"database": db, "table_name": model._meta.table_name})
+    key = {} if model is not Step else {"primary_key": CompositeKey("site", "number")}
+    name = "site" if model is SiteRow else model._meta.table_name
+    meta = type("Meta", (), {"database": db, "table_name": name, **key})
     found: Any = type(
         model.__name__, (model,), {"Meta": meta, "__module__": model.__module__, "__doc__": model.__doc__}
     )
@@ -82,6 +105,7 @@ class Tables:
 
     def __init__(self, db: SqliteDatabase) -> None:
         self.db = db
+        self.site = _in(db, SiteRow)
         self.step = _in(db, Step)
         self.place = _in(db, Place)
         self.picture = _in(db, Picture)

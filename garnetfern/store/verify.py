@@ -11,6 +11,7 @@ from ..core.errors import DocumentError
 from .opening import DATABASE, inspect, read_only
 from .pictures import hash_of
 from .references import documents, hashes_in
+from .sites import standing
 from .trouble import FolderError
 
 
@@ -43,21 +44,24 @@ def _database(folder: Path) -> Iterator[Finding]:
 def _steps(db: sqlite3.Connection, progress: Progress) -> Iterator[Finding]:
     (count,) = db.execute("SELECT COUNT(*) FROM step").fetchone()
     known = {hash_ for (hash_,) in db.execute("SELECT hash FROM picture")}
-    place = db.execute("SELECT step FROM place").fetchone()
-    numbers = []
-    for n, (number, document) in enumerate(documents(db)):
+    places = standing(db)
+    numbers: dict[str, set[int]] = {}
+    several = len(places) > 1
+    for n, (site, number, document) in enumerate(documents(db)):
         progress(f"step {number}", n / max(1, count) / 2)
-        numbers.append(number)
+        numbers.setdefault(site, set()).add(number)
+        named = f"Step {number} of {site}" if several else f"Step {number}"
         try:
             read_site(document)
         except DocumentError as error:
-            yield Finding(True, f"Step {number} is no document that can be read: {error.path}: {error.message}")
+            yield Finding(True, f"{named} is no document that can be read: {error.path}: {error.message}")
         for missing in sorted(hashes_in(document) - known):
-            yield Finding(True, f"Step {number} names the picture {missing[:10]}, which the database does not know.")
-    if place is None and numbers:
-        yield Finding(True, "The database does not say at which step the site stands.")
-    if place is not None and place[0] not in numbers:
-        yield Finding(True, f"The site stands at step {place[0]}, which is not there.")
+            yield Finding(True, f"{named} names the picture {missing[:10]}, which the database does not know.")
+    for site in sorted(set(numbers) - set(places)):
+        yield Finding(True, f"The database does not say at which step the site {site!r} stands.")
+    for site, (_, step) in sorted(places.items()):
+        if step not in numbers.get(site, set()):
+            yield Finding(True, f"The site {site!r} stands at step {step}, which is not there.")
 
 
 def _originals(db: sqlite3.Connection, folder: Path, progress: Progress) -> Iterator[Finding]:

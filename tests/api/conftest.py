@@ -14,7 +14,7 @@ from tests.sites import one_banner
 @pytest.fixture
 def app(tmp_path: Path) -> Any:
     made = create_app(tmp_path)
-    made.state.studio.start(one_banner(), "A new site")
+    made.state.house.first().start(one_banner(), "A new site")
     return made
 
 

@@ -101,7 +101,7 @@ def test_errors_have_one_shape(client, method, path, body, status):
 
 
 def test_an_unforeseen_error_tells_nothing_internal(client, app, monkeypatch):
-    monkeypatch.setattr(app.state.studio, "state", lambda: 1 / 0)
+    monkeypatch.setattr(app.state.house.first(), "state", lambda: 1 / 0)
     answer = client.get("/api/state")
     assert answer.status_code == 500
     assert "division" not in answer.text
@@ -201,7 +201,7 @@ def test_a_packing_that_does_not_wait_any_more_is_packed_anew(client):
 
 
 def test_packing_ends_when_nobody_listens_and_leaves_nothing(app):
-    packing, site = app.state.studio.packing, app.state.studio.site()
+    packing, site = app.state.house.first().packing, app.state.house.first().site()
 
     def stop(words, _share):
         if words == "the zip":

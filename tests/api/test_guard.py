@@ -22,7 +22,7 @@ CHANGE = {"revision": 1, "patch": [], "label": "Nothing"}
 @pytest.fixture
 def app(tmp_path):
     made = create_app(tmp_path, Door.of(["ferns.test"]))
-    made.state.studio.start(one_banner(), "A new site")
+    made.state.house.first().start(one_banner(), "A new site")
     return made
 
 
@@ -96,13 +96,13 @@ def test_what_counts_as_loopback():
     ],
 )
 def test_other_pages_change_nothing_and_read_nothing(bare, app, method, path, headers, status):
-    before = app.state.studio.state()
+    before = app.state.house.first().state()
     sent = {"content-type": "application/json", **headers}
     body = None if method == "GET" else json.dumps(CHANGE)
     answer = bare.request(method, path, content=body, headers=sent)
     assert answer.status_code == status
     if status != 200:
-        assert app.state.studio.state() == before
+        assert app.state.house.first().state() == before
         assert set(answer.json()) == {"kind", "message", "path"}
         assert answer.json()["message"].endswith(".")
 
@@ -123,7 +123,7 @@ def test_every_answer_carries_its_policies(bare, path):
 
 
 def test_an_unforeseen_error_carries_them_too(bare, app, monkeypatch):
-    monkeypatch.setattr(app.state.studio, "state", lambda: 1 / 0)
+    monkeypatch.setattr(app.state.house.first(), "state", lambda: 1 / 0)
     answer = bare.get("/api/state")
     assert answer.status_code == 500
     assert "frame-ancestors" in answer.headers["content-security-policy"]
@@ -180,7 +180,7 @@ class TestToken:
     def locked(self, tmp_path, monkeypatch):
         monkeypatch.setattr("garnetfern.api.guard.tokens.TOKEN_WAIT", 0.01)
         app = create_app(tmp_path, Door.of(["ferns.test"], "right"))
-        app.state.studio.start(one_banner(), "A new site")
+        app.state.house.first().start(one_banner(), "A new site")
         with TestClient(app, base_url="http://ferns.test:8420", follow_redirects=False) as found:
             yield found
 

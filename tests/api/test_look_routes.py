@@ -11,7 +11,7 @@ from tests.sites import colour_layer, one_banner
 @pytest.fixture
 def client(tmp_path):
     app = create_app(tmp_path)
-    app.state.studio.start(one_banner(colour_layer("#ffffff", 0.5)), "A new site")
+    app.state.house.first().start(one_banner(colour_layer("#ffffff", 0.5)), "A new site")
     with OwnClient(app, raise_server_exceptions=False) as found:
         yield found
 

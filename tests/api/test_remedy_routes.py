@@ -14,7 +14,7 @@ from tests.sites import HEADING, document, image_layer, with_picture
 def client(tmp_path):
     picture = split_picture((150, 150, 150), (220, 215, 200))
     app = create_app(tmp_path)
-    app.state.studio.start(with_picture(document(image_layer(), base="#f4efe4"), picture, "p.png"), "A new site")
+    app.state.house.first().start(with_picture(document(image_layer(), base="#f4efe4"), picture, "p.png"), "A new site")
     with OwnClient(app, raise_server_exceptions=False) as found:
         yield found
 
@@ -77,7 +77,7 @@ def test_what_cannot_be_asked_is_refused_with_a_reason(client, path, more, statu
 
 
 def test_a_newer_question_ends_an_older_one_with_a_line_that_says_so(client):
-    studio = client.app.state.studio
+    studio = client.app.state.house.first()
     polite = studio.polite
     studio.polite = lambda kind, window="": (polite(kind, window), polite(kind, window))[
         0

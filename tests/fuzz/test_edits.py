@@ -14,7 +14,7 @@ from pydantic import TypeAdapter, ValidationError
 from garnetfern.core.document import read_site
 from garnetfern.core.errors import GarnetfernError
 from garnetfern.service.edits.apply import Edit
-from garnetfern.service.workspace.studio import Studio
+from garnetfern.service.workspace.house import first_site
 from garnetfern.store import verify
 from tests.conftest import jpeg
 from tests.fuzz.real import made_real, paths_of
@@ -65,7 +65,7 @@ class Bench(RuleBasedStateMachine):
     @initialize()
     def begin(self):
         self.folder = Path(tempfile.mkdtemp(prefix="garnetfern-fuzz-"))
-        self.studio = Studio(self.folder / "data", NearRoom())
+        self.studio = first_site(self.folder / "data", NearRoom())
         site = document(image_layer(), colour_layer("#102030", 0.4), blocks=[HEADING])
         site["slots"] = [{"id": "card", "name": "Card", "width": 40, "height": 20}]
         self.studio.start(with_picture(site, jpeg(300, 200), "p.jpg"), "A new site")

@@ -14,7 +14,7 @@ from hypothesis import strategies as st
 from garnetfern.api.app import create_app
 from garnetfern.core.document import read_site
 from garnetfern.service.files.site_file import SiteFile, pack_site_file
-from garnetfern.service.workspace.studio import Studio
+from garnetfern.service.workspace.house import first_site
 from tests.api.own import OwnClient
 from tests.conftest import jpeg
 from tests.fuzz.real import made_real
@@ -31,7 +31,7 @@ SLOW = {"/api/widths", "/api/mend-page", "/api/remedies", "/api/situations"}
 @pytest.fixture(scope="module")
 def start(tmp_path_factory):
     folder = tmp_path_factory.mktemp("fuzz") / "data"
-    studio = Studio(folder, NearRoom())
+    studio = first_site(folder, NearRoom())
     site = document(image_layer(), colour_layer("#102030", 0.4), blocks=[HEADING])
     site["slots"] = [{"id": "card", "name": "Card", "width": 40, "height": 20}]
     studio.start(with_picture(site, jpeg(300, 200), "p.jpg"), "A new site")
@@ -100,7 +100,7 @@ def test_made_up_requests_are_answered(client, operation):
 @settings(max_examples=6 * MORE, database=None, suppress_health_check=list(HealthCheck))
 @given(at=st.integers(0, 10**6), bit=st.integers(0, 7), cut=st.integers(0, 20))
 def test_a_site_file_with_flipped_bytes_is_refused_or_whole(client, at, bit, cut):
-    studio = client.app.state.studio
+    studio = client.app.state.house.first()
     site = studio.site()
     data = bytearray(pack_site_file(SiteFile(site, {a.hash: studio.original(a.hash) for a in site.assets})))
     data[at % len(data)] ^= 1 << bit

@@ -11,7 +11,7 @@ from garnetfern.api.app import WEB
 from garnetfern.api.local import Running, run_locally
 from garnetfern.core.cache import Cache
 from garnetfern.service.files.site_file import SiteFile
-from garnetfern.service.workspace.studio import Studio
+from garnetfern.service.workspace.house import first_site
 from tests.made_once import made_once
 
 expect.set_options(timeout=120_000)
@@ -22,7 +22,7 @@ def sample(tmp_path_factory: pytest.TempPathFactory, demo: SiteFile) -> Path:
     """A data folder with the sample site, its renditions made."""
 
     def make(folder: Path) -> None:
-        studio = Studio(folder)
+        studio = first_site(folder)
         studio.start(demo, "The sample site")
         studio.warm()
         studio.long.tasks["film"](lambda *_: True)

@@ -13,7 +13,7 @@ from garnetfern.core.document import LAYER_KINDS, read_site
 from garnetfern.core.errors import DocumentError
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.site_file import SiteFile
-from garnetfern.service.workspace.studio import Studio
+from garnetfern.service.workspace.house import first_site
 from tests.api.own import OwnClient
 from tests.referee.banners import Sample
 from tests.referee.compare import compare
@@ -31,7 +31,7 @@ def site_file(**veil: Any) -> SiteFile:
 @pytest.fixture
 def client(tmp_path: Path) -> Iterator[OwnClient]:
     app = create_app(tmp_path)
-    app.state.studio.start(site_file(), "A new site")
+    app.state.house.first().start(site_file(), "A new site")
     with OwnClient(app, raise_server_exceptions=False) as found:
         yield found
 
@@ -97,7 +97,7 @@ def test_they_are_added_copied_and_taken_away_by_edits(client):
 
 
 def test_the_bench_shows_and_sets_them(tmp_path: Path, browser: Browser):
-    studio = Studio(tmp_path)
+    studio = first_site(tmp_path)
     studio.start(site_file(), "A new site")
     studio.close()
     running = run_locally(tmp_path)

@@ -6,9 +6,10 @@ from typing import Any
 
 from garnetfern.core.document import Site, read_site
 from garnetfern.demo.pictures import draw_picture
-from garnetfern.demo.site import SCREENS, asset
+from garnetfern.demo.site import asset
 from garnetfern.demo.words import words
 from garnetfern.fonts import shipped_fonts
+from garnetfern.service.kinds.empty import SCREENS
 
 WORDINGS = (
     "A hundred ferns under old glass",

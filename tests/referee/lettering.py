@@ -5,8 +5,9 @@ from typing import Any
 
 from garnetfern.core.document import read_site
 from garnetfern.demo.pictures import draw_picture
-from garnetfern.demo.site import SCREENS, asset
+from garnetfern.demo.site import asset
 from garnetfern.fonts import shipped_fonts
+from garnetfern.service.kinds.empty import SCREENS
 
 from .banners import SIZES, WORDINGS, Sample
 

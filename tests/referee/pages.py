@@ -4,9 +4,10 @@ import random
 from typing import Any
 
 from garnetfern.core.document import read_site
-from garnetfern.demo.site import SCREENS, demo_site_file
+from garnetfern.demo.site import demo_site_file
 from garnetfern.demo.words import words
 from garnetfern.fonts import shipped_fonts
+from garnetfern.service.kinds.empty import SCREENS
 
 from .banners import COLOURS, WORDINGS, Sample
 

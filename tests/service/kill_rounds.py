@@ -16,8 +16,10 @@ from pathlib import Path
 
 from PIL import Image
 
-from garnetfern.demo.empty import empty_site_file
 from garnetfern.service.edits.pictures import ShelvePicture
+from garnetfern.service.files.site_file import SiteFile
+from garnetfern.service.kinds.empty import empty_site
+from garnetfern.service.workspace.house import first_site
 from garnetfern.service.workspace.studio import Studio
 from garnetfern.store import backup, verify
 from garnetfern.store.opening import DATABASE
@@ -40,7 +42,7 @@ def _upload(studio: Studio, pipe: int, seed: int, n: int) -> None:
 
 def uploading(data: Path, pipe: int, seed: int) -> None:
     """Upload and edit without end; after each acknowledgement write a line."""
-    studio = Studio(data, NearRoom())
+    studio = first_site(data, NearRoom())
     os.write(pipe, b"ready\n")
     for n in range(10_000):
         _upload(studio, pipe, seed, n)
@@ -48,7 +50,7 @@ def uploading(data: Path, pipe: int, seed: int) -> None:
 
 def packing(data: Path, pipe: int, seed: int) -> None:
     """The same, and everything packed after each picture, and a copy made."""
-    studio = Studio(data, NearRoom())
+    studio = first_site(data, NearRoom())
     os.write(pipe, b"ready\n")
     for n in range(10_000):
         _upload(studio, pipe, seed, n)
@@ -60,7 +62,7 @@ def packing(data: Path, pipe: int, seed: int) -> None:
 
 def backing_up(data: Path, pipe: int, seed: int) -> None:
     """The same, and a backup after each picture."""
-    studio = Studio(data, NearRoom())
+    studio = first_site(data, NearRoom())
     os.write(pipe, b"ready\n")
     for n in range(10_000):
         _upload(studio, pipe, seed, n)
@@ -75,7 +77,7 @@ def migrating(data: Path, pipe: int, seed: int) -> None:
             db.execute("DROP TABLE IF EXISTS made")
             db.execute("DELETE FROM migration WHERE name LIKE '0003%'")
         db.close()
-        studio = Studio(data, NearRoom())
+        studio = first_site(data, NearRoom())
         _upload(studio, pipe, seed, n)
         studio.close()
 
@@ -87,7 +89,7 @@ def check(data: Path, lines: list[str]) -> None:
     """Everything that was acknowledged is there, and nothing is wrong with the folder."""
     grave = [f.what for f in verify(data) if f.grave]
     assert not grave, grave
-    studio = Studio(data, NearRoom())
+    studio = first_site(data, NearRoom())
     state = studio.state()
     shelf = {a.hash for a in studio.site().assets}
     for line in lines:
@@ -106,8 +108,8 @@ def check(data: Path, lines: list[str]) -> None:
 
 def main(data: Path, rounds: int) -> None:
     """Kill that many times."""
-    first = Studio(data, NearRoom())
-    first.start(empty_site_file(), "A new site")
+    first = first_site(data, NearRoom())
+    first.start(SiteFile(empty_site(), {}), "A new site")
     first.add_picture(_picture(-1), "warm.png")
     first.close()
     rng = random.Random(11)

@@ -12,7 +12,7 @@ from garnetfern.core.picture import decode_rendition
 from garnetfern.core.resolve.image import renditions
 from garnetfern.service.edits.pictures import LayPicture
 from garnetfern.service.files.site_file import unpack_site_file
-from garnetfern.service.workspace.studio import Studio
+from garnetfern.service.workspace.house import first_site
 from tests.near_room import NearRoom
 from tests.sites import one_banner
 
@@ -77,7 +77,7 @@ def drawings(draw):
 
 def survives(folder, data, name):
     """The whole way of one file: nothing but a PictureError may stop it, and that at the door."""
-    studio = Studio(folder, NearRoom())
+    studio = first_site(folder, NearRoom())
     try:
         if studio.history.empty():
             studio.start(one_banner(), "A new site")

@@ -17,7 +17,7 @@ from garnetfern.service.files.site_file import unpack_site_file
 from garnetfern.service.runtime.work import StoppedError
 from garnetfern.service.views.film import film_view
 from garnetfern.service.views.vouching import notes_on
-from garnetfern.service.workspace.studio import Studio
+from garnetfern.service.workspace.house import first_site
 from garnetfern.store import DamagedError
 from tests.films import film, film_of
 from tests.near_room import NearRoom
@@ -29,7 +29,7 @@ PLACE = "/pages/0/bands/0/backdrop/layers"
 @pytest.fixture
 def begun(tmp_path):
     """A site with nothing behind its words."""
-    studio = Studio(tmp_path / "data", NearRoom())
+    studio = first_site(tmp_path / "data", NearRoom())
     studio.start(one_banner(blocks=[HEADING]), "Begin")
     yield studio
     studio.close()
@@ -239,8 +239,8 @@ def test_a_picture_that_moves_is_laid_as_a_picture_and_offered_as_a_film(begun):
 KILLED = """
 import sys
 from pathlib import Path
-from garnetfern.service.workspace.studio import Studio
-studio = Studio(Path(sys.argv[1]))
+from garnetfern.service.workspace.house import first_site
+studio = first_site(Path(sys.argv[1]))
 studio.begin()
 import time
 time.sleep(120)
@@ -250,7 +250,7 @@ time.sleep(120)
 @pytest.mark.parametrize("after", ["H.264", "AV1"])
 def test_a_kill_while_it_is_coded_loses_nothing_and_it_goes_on(tmp_path, after):
     data = tmp_path / "data"
-    studio = Studio(data)
+    studio = first_site(data)
     studio.start(with_film(document(film_layer()), film(count=24, size=(640, 360))), "Begin")
     studio.close()
     process = subprocess.Popen([sys.executable, "-c", KILLED, str(data)], env={**os.environ, "PYTHONPATH": "."})
@@ -262,7 +262,7 @@ def test_a_kill_while_it_is_coded_loses_nothing_and_it_goes_on(tmp_path, after):
     finally:
         process.send_signal(signal.SIGKILL)
         process.wait()
-    again = Studio(data)
+    again = first_site(data)
     assert again.state().revision == 1
     missing = {p.codec for p in again.films.missing(again.site())}
     assert None not in missing

@@ -10,7 +10,7 @@ from PIL import Image
 from garnetfern.core.errors import DocumentError, NotFoundError, PictureError, StaleError
 from garnetfern.service.views.build_up import CARD, BuildUp
 from garnetfern.service.views.overlay import overlay_remedy
-from garnetfern.service.workspace.studio import Studio
+from garnetfern.service.workspace.house import first_site
 from tests.conftest import encoded, jpeg
 from tests.sites import colour_layer, document, image_layer, reader_of, with_picture
 
@@ -177,7 +177,7 @@ def test_without_words_any_opacity_will_do(studio):
 
 
 def test_pictures_cut_for_slots_lie_in_the_bundle(tmp_path, demo):
-    studio = Studio(tmp_path / "site")
+    studio = first_site(tmp_path / "site")
     studio.start(demo, "The sample site")
     crop = {"x": 0.2, "y": 0.2, "width": 0.5, "height": 0.469}
     patch = [{"op": "add", "path": "/fits/-", "value": {"slot": "card", "asset": "fern-close", "crop": crop}}]
@@ -188,7 +188,7 @@ def test_pictures_cut_for_slots_lie_in_the_bundle(tmp_path, demo):
 
 
 def test_fitted_pictures_take_the_plain_ones_place_in_the_bundle(tmp_path):
-    studio = Studio(tmp_path / "site")
+    studio = first_site(tmp_path / "site")
     plain = document(image_layer())
     studio.start(with_picture(plain, jpeg(300, 200)), "A small site")
     assert any(name.endswith(".webp") for name in studio.bundle_files())

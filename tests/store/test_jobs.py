@@ -27,7 +27,7 @@ def jobs(db):
 
 def run(jobs, task):
     """Carry out one piece of work in this thread."""
-    worker = Worker(jobs, {"fit": task})
+    worker = Worker(jobs, lambda _: task)
     job = jobs.begin()
     assert job is not None
     worker.carry_out(job)
@@ -101,7 +101,7 @@ def test_the_worker_takes_up_work_and_ends_between_steps(jobs, db):
             over.wait(0.01)
         return "all"
 
-    worker = Worker(jobs, {"fit": task}, db.close)
+    worker = Worker(jobs, lambda _: task, db.close)
     jobs.add("fit")
     worker.start()
     assert begun.wait(120)

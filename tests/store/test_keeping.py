@@ -12,7 +12,7 @@ from typer.testing import CliRunner
 
 from garnetfern.cli import app
 from garnetfern.service.edits.pictures import LayPicture, ShelvePicture
-from garnetfern.service.workspace.studio import Studio
+from garnetfern.service.workspace.house import first_site
 from garnetfern.store import DamagedError, FolderError, leftovers, restore, tidy, verify
 from garnetfern.store.backup import backup
 from garnetfern.store.opening import DATABASE
@@ -35,7 +35,7 @@ def data(tmp_path):
 
 @pytest.fixture
 def studio(data):
-    made = Studio(data, NearRoom())
+    made = first_site(data, NearRoom())
     made.start(one_banner(), "A new site")
     for n in range(3):
         asset = made.add_picture(jpeg(60 + n, 40), f"fern {n}.jpg")
@@ -65,7 +65,7 @@ def test_a_backup_of_a_running_site_comes_back_whole(studio, data, tmp_path):
     assert {m["name"] for m in manifest["members"]} == {DATABASE, *(f"originals/{h}" for h in hashes(studio))}
     back = tmp_path / "back"
     assert run(app, ["restore", str(file), str(back)]).exit_code == 0
-    again = Studio(back, NearRoom())
+    again = first_site(back, NearRoom())
     assert again.state() == state
     assert again.undo(state.revision).redo == state.undo
     assert again.bundle_files()
@@ -205,7 +205,7 @@ def test_tidy_takes_what_nothing_names_and_no_more(studio, data):
     assert run(app, ["tidy", str(data), "--yes"]).exit_code == 0
     assert verify(data) == []
     assert leftovers(data) == []
-    again = Studio(data, NearRoom())
+    again = first_site(data, NearRoom())
     assert all(again.pictures.original(h) for h in kept)
     again.close()
 
@@ -217,7 +217,7 @@ def test_what_a_copy_needs_is_not_tidied(studio, data):
     studio.change(studio.state().revision, [{"op": "replace", "path": "/name", "value": "Other"}], "Rename")
     studio.close()
     tidy(data, leftovers(data))
-    again = Studio(data, NearRoom())
+    again = first_site(data, NearRoom())
     assert hash_ not in hashes(again)
     (copy,) = again.copies()
     assert copy.steps == 4
@@ -246,11 +246,11 @@ def test_one_copy_a_day_where_something_has_changed_and_seven_are_kept(studio, d
 
 def test_the_log_holds_revisions_and_refusals_and_no_wordings(studio, data):
     studio.change(studio.state().revision, [{"op": "replace", "path": "/name", "value": "Secret garden"}], "Secret")
-    studio.note_refusal(403, "POST", "/api/change")
+    studio.house.note_refusal(403, "POST", "/api/change")
     text = (data / "log" / "garnetfern.log").read_text()
-    assert f"kept revision='{studio.state().revision}'" in text
+    assert f"kept site='site' revision='{studio.state().revision}'" in text
     studio.undo(studio.state().revision)
     text = (data / "log" / "garnetfern.log").read_text()
-    assert f"kept revision='{studio.state().revision}'" in text
+    assert f"kept site='site' revision='{studio.state().revision}'" in text
     assert "refused status='403'" in text
     assert "Secret" not in text

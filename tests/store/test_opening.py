@@ -11,7 +11,7 @@ import pytest
 from typer.testing import CliRunner
 
 from garnetfern.cli import app
-from garnetfern.service.workspace.studio import Studio
+from garnetfern.service.workspace.house import first_site
 from garnetfern.store import FolderError
 from garnetfern.store.database import open_database
 from garnetfern.store.migrations import MIGRATIONS
@@ -24,7 +24,7 @@ from tests.sites import one_banner
 @pytest.fixture
 def data(tmp_path):
     folder = tmp_path / "data"
-    made = Studio(folder, NearRoom())
+    made = first_site(folder, NearRoom())
     made.start(one_banner(), "A new site")
     made.add_picture(jpeg(), "fern.jpg")
     made.close()
@@ -71,7 +71,7 @@ def test_a_folder_that_is_not_whole_is_told_and_left_alone(data, name):
     file = data / DATABASE
     before = file.read_bytes() if file.is_file() else None
     with pytest.raises(FolderError, match="Nothing"):
-        Studio(data, NearRoom())
+        first_site(data, NearRoom())
     told = CliRunner().invoke(app, ["serve", "--data", str(data), "--port", "18429"])
     assert told.exit_code == 2
     assert said in told.output
@@ -82,18 +82,18 @@ def test_a_folder_that_is_not_whole_is_told_and_left_alone(data, name):
 def test_somebody_else_s_folder_is_not_begun_in(tmp_path):
     (tmp_path / "holiday.txt").write_text("mine")
     with pytest.raises(FolderError, match=r"holiday\.txt"):
-        Studio(tmp_path, NearRoom())
+        first_site(tmp_path, NearRoom())
     assert [p.name for p in tmp_path.iterdir()] == ["holiday.txt"]
 
 
 def test_a_second_one_is_told_who_holds_the_folder(data):
-    holder = Studio(data, NearRoom())
+    holder = first_site(data, NearRoom())
     with pytest.raises(FolderError, match=f"in use by process {os.getpid()}"):
-        Studio(data, NearRoom())
+        first_site(data, NearRoom())
     told = CliRunner().invoke(app, ["serve", "--data", str(data), "--port", "18429"])
     assert told.exit_code == 2
     holder.close()
-    Studio(data, NearRoom()).close()
+    first_site(data, NearRoom()).close()
 
 
 HOLDER = textwrap.dedent(
@@ -112,11 +112,11 @@ def test_the_lock_dies_with_its_holder(data):
     holder = subprocess.Popen([sys.executable, "-c", HOLDER, str(data)], stdout=subprocess.PIPE)
     assert holder.stdout.readline() == b"held\n"
     with pytest.raises(FolderError, match=f"process {holder.pid}"):
-        Studio(data, NearRoom())
+        first_site(data, NearRoom())
     holder.kill()
     holder.wait()
     holder.stdout.close()
-    Studio(data, NearRoom()).close()
+    first_site(data, NearRoom()).close()
 
 
 def earlier(data):
@@ -126,17 +126,30 @@ def earlier(data):
         "DROP TABLE made",
         "ALTER TABLE picture DROP COLUMN duration",
         "ALTER TABLE picture DROP COLUMN rate",
-        "DELETE FROM migration WHERE name LIKE '0003%' OR name LIKE '0004%'",
+        "CREATE TABLE old AS SELECT number, label, document, made FROM step",
+        "CREATE TABLE stood AS SELECT 1 AS id, revision, step FROM place",
+        "DROP TABLE place",
+        "DROP TABLE step",
+        "DROP TABLE site",
+        "ALTER TABLE old RENAME TO step",
+        "ALTER TABLE stood RENAME TO place",
+        "ALTER TABLE job DROP COLUMN site",
+        "DELETE FROM migration WHERE name > '0003'",
         "PRAGMA application_id = 0",
     )
 
 
 def test_an_earlier_form_is_migrated_and_kept_as_it_was(data):
-    earlier(data)
-    studio = Studio(data, NearRoom())
-    assert studio.state().revision == 1
+    studio = first_site(data, NearRoom())
+    state = studio.change(1, [{"op": "replace", "path": "/name", "value": "Now"}], "Rename")
     studio.close()
-    kept = sqlite3.connect(data / "copies" / "before-0004.sqlite")
+    earlier(data)
+    studio = first_site(data, NearRoom())
+    assert (studio.id, studio.state()) == ("site", state)
+    assert studio.undo(state.revision).redo == "Rename"
+    assert [kept.id for kept in studio.folder.sites.list()] == ["site"]
+    studio.close()
+    kept = sqlite3.connect(data / "copies" / "before-0005.sqlite")
     assert kept.execute("SELECT COUNT(*) FROM migration").fetchone() == (2,)
     kept.close()
 
@@ -151,13 +164,13 @@ def test_a_migration_that_fails_touches_nothing(data, monkeypatch):
 
     monkeypatch.setattr("garnetfern.store.migrations.MIGRATIONS", (*MIGRATIONS[:2], ("0003 fails", fails)))
     with pytest.raises(FolderError, match="cannot be brought to the present form"):
-        Studio(data, NearRoom())
+        first_site(data, NearRoom())
     assert (data / DATABASE).read_bytes() == before
     assert not list((data / "work").iterdir())
 
 
 def test_two_applications_in_one_process_keep_to_their_own_folders(tmp_path):
-    one, other = (Studio(tmp_path / name, NearRoom()) for name in ("one", "other"))
+    one, other = (first_site(tmp_path / name, NearRoom()) for name in ("one", "other"))
     one.start(one_banner(base="#111111"), "One")
     other.start(one_banner(base="#222222"), "Other")
     one.change(1, [{"op": "replace", "path": "/name", "value": "First"}], "Rename")
@@ -170,7 +183,7 @@ def test_two_applications_in_one_process_keep_to_their_own_folders(tmp_path):
 
 
 def test_the_write_ahead_log_is_folded_in_at_the_end(data):
-    studio = Studio(data, NearRoom())
+    studio = first_site(data, NearRoom())
     studio.change(1, [{"op": "replace", "path": "/name", "value": "Folded"}], "Rename")
     studio.close()
     wal = data / f"{DATABASE}-wal"
@@ -188,7 +201,7 @@ def test_a_document_of_the_first_version_is_read_as_one_of_this(data):
         """UPDATE step SET document = replace(replace(document, '"version": 3', '"version": 1'),
         '"slug": "home"', '"slug": "index"')""",
     )
-    studio = Studio(data, NearRoom())
+    studio = first_site(data, NearRoom())
     state = studio.state()
     assert (state.document["version"], state.document["pages"][0]["slug"]) == (3, "index-2")
     changed = studio.change(1, [{"op": "replace", "path": "/name", "value": "Now"}], "Rename")

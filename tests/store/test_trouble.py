@@ -21,7 +21,7 @@ from tests.sites import one_banner
 
 data = Path(sys.argv[1])
 app = create_app(data)
-app.state.studio.start(one_banner(), "A new site")
+app.state.house.first().start(one_banner(), "A new site")
 client = OwnClient(app, raise_server_exceptions=False)
 with client:
     def rename(name):

@@ -21,6 +21,7 @@
 
   /** Views that are not the bench are fetched when they are first looked at. */
   const VIEWS = {
+    sites: () => import('./sites/SitesView.svelte'),
     pages: () => import('./pages/PagesView.svelte'),
     framing: () => import('./framing/FramingView.svelte'),
     shelf: () => import('./shelf/ShelfView.svelte'),
@@ -32,14 +33,17 @@
   async function begin(): Promise<void> {
     failed = false;
     failed = !(await start(bench));
-    if (!failed) keepAddress(bench);
+    if (failed) return;
+    keepAddress(bench);
+    ends.push(listen(bench));
   }
 
   let frame = $state<HTMLElement>();
+  const ends: (() => void)[] = [];
 
   onMount(() => {
+    ends.push(keepFocus(frame ?? document.body));
     void begin();
-    const ends = [listen(bench), keepFocus(frame ?? document.body)];
     return () => ends.forEach((end) => end());
   });
 

@@ -9,11 +9,11 @@ from ...core.errors import DocumentError
 from ...core.limits import JSON_BODY, KB, MB
 from ...core.plain import read_json
 from ..uploads import at_most
-from .door import SAFE, Refusal
+from .door import SAFE, Refusal, within_site
 
 Message = MutableMapping[str, Any]
 Receive = Callable[[], Awaitable[Message]]
-FILES = frozenset({"/api/pictures", "/api/site-file", "/api/looks-of", "/api/visits"})
+FILES = frozenset({"/api/pictures", "/api/site-file", "/api/looks-of", "/api/visits", "/api/sites/open"})
 """Where files are handed in, each with a limit of its own; everywhere else JSON is."""
 
 
@@ -40,7 +40,7 @@ def refusal_of_type(method: str, path: str, headers: dict[str, str]) -> Refusal 
     """Why a body of this type is not read: forms and plain text, which any page can send, are not."""
     if method in SAFE:
         return None
-    wanted = "application/octet-stream" if path in FILES else "application/json"
+    wanted = "application/octet-stream" if within_site(path) in FILES else "application/json"
     received = headers.get("content-type", "")
     if received.split(";")[0].strip().lower() == wanted:
         return None

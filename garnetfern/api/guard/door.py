@@ -8,6 +8,8 @@ from dataclasses import dataclass
 from ...core.limits import HEADER_HOST
 
 _HOST = re.compile(r"(\[[0-9a-f:.]+\]|[a-z0-9_.-]+)(?::(\d{1,5}))?", re.IGNORECASE)
+OF = "/of"
+"""What the address of a site begins with: `/of/<site>/…`."""
 SAFE = frozenset({"GET", "HEAD"})
 OWN = frozenset({"same-origin", "none"})
 """Values of Sec-Fetch-Site (Fetch Metadata, section 2.4) of what our own pages, or the person, ask for."""
@@ -20,6 +22,14 @@ class Refusal:
     status: int
     kind: str
     message: str
+
+
+def within_site(path: str) -> str:
+    """A path without the site that it names."""
+    if not path.startswith(f"{OF}/"):
+        return path
+    _, slash, rest = path[len(OF) + 1 :].partition("/")
+    return slash + rest
 
 
 def host_name(header: str) -> str | None:
@@ -87,4 +97,4 @@ def refusal_of_origin(method: str, own: str, headers: dict[str, str], path: str)
 def _followed(method: str, headers: dict[str, str], path: str, origin: str | None) -> bool:
     """Whether a person has followed a link to a page of the interface."""
     navigates = headers.get("sec-fetch-mode") == "navigate" and headers.get("sec-fetch-dest") == "document"
-    return method == "GET" and navigates and origin is None and not path.startswith("/api/")
+    return method == "GET" and navigates and origin is None and not within_site(path).startswith("/api/")

@@ -28,16 +28,16 @@ class StoppedError(Exception):
 
 
 class Worker:
-    """Carries out the kinds of work it was given."""
+    """Carries out work; `task` gives how a piece of it is done."""
 
     def __init__(
         self,
         jobs: Jobs,
-        tasks: dict[str, Task],
+        task: Callable[[JobState], Task],
         finish: Callable[[], object] = lambda: None,
         between: Callable[[], object] = lambda: None,
     ) -> None:
-        self._jobs, self._tasks, self._finish, self._between = jobs, tasks, finish, between
+        self._jobs, self._task, self._finish, self._between = jobs, task, finish, between
         self._wake = threading.Event()
         self._ending = False
         self._revived = False
@@ -99,7 +99,7 @@ class Worker:
             return True
 
         try:
-            message = self._tasks[job.kind](report)
+            message = self._task(job)(report)
             self._jobs.end(job.id, "done", message)
         except StoppedError as stopped:
             if str(stopped) == "asked":

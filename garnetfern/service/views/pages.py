@@ -14,7 +14,7 @@ from ...core.resolve.lengths import Viewport
 from ...core.resolve.moment import Moment
 from ...core.resolve.page import resolve_page
 from ..kinds.starts import STARTS
-from .check import check_page, verdict
+from .check import check_page, short_of, verdict
 
 WIDE, HIGH = 480, 300
 """A page's picture, px: the top of it on the widest screen."""
@@ -30,6 +30,7 @@ class PageRow(TypedDict):
     links: int
     sentence: str
     good: bool
+    short: bool
     picture: str
 
 
@@ -42,8 +43,11 @@ class StartRow(TypedDict):
 
 
 class PagesView(TypedDict):
-    """All pages in order, and what new ones can begin with."""
+    """All pages in order, what they come to together, and what new ones can begin with."""
 
+    sentence: str
+    good: bool
+    short: bool
     pages: list[PageRow]
     starts: list[StartRow]
 
@@ -56,15 +60,42 @@ def content_of(site: Site, page: Page) -> str:
 
 def page_row(reader: Reader, site: Site, page: Page) -> PageRow:
     """One page."""
-    said = verdict(site, page, check_page(reader, site, page))
+    found = check_page(reader, site, page)
     return {
         "page": page.id,
         "title": page.title,
         "file": file_of(site, page.id),
         "links": links_to(site, page.id),
         "picture": content_of(site, page),
-        **said,
+        "short": bool(short_of(found)),
+        **verdict(site, page, found),
     }
+
+
+def together(rows: list[PageRow]) -> tuple[str, bool]:
+    """One sentence over all pages, no more than was measured; and whether every word of every page can be read."""
+    short = [row for row in rows if row["short"]]
+    if len(rows) == 1:
+        return rows[0]["sentence"], rows[0]["good"]
+    if short:
+        named = ", ".join(row["title"] for row in short[:2]) + (" and more" if len(short) > 2 else "")
+        have = "has" if len(short) == 1 else "have"
+        return f"{len(short)} of {len(rows)} pages {have} words that fall short: {named}.", False
+    good = sum(row["good"] for row in rows)
+    if good == len(rows):
+        return f"Every word of {len(rows)} pages can be read.", True
+    none = len(rows) - good
+    rest = f"{none} {'page has' if none == 1 else 'pages have'} no words that could be measured."
+    if not good:
+        return f"None of {len(rows)} pages has words that could be measured.", False
+    return f"Every word of {good} {'page' if good == 1 else 'pages'} can be read; {rest}", False
+
+
+def pages_view(rows: list[PageRow]) -> PagesView:
+    """All pages."""
+    sentence, good = together(rows)
+    short = any(row["short"] for row in rows)
+    return {"pages": rows, "sentence": sentence, "good": good, "short": short, "starts": start_rows()}
 
 
 def start_rows() -> list[StartRow]:

@@ -2,38 +2,32 @@
 
 from collections.abc import Callable
 from contextlib import suppress
-from dataclasses import asdict, replace
+from dataclasses import replace
 from hashlib import blake2b
-from pathlib import Path
 from typing import Any, TypeVar
 
-from ...core.cache import Cache
 from ...core.css import EmittedPage, EmittedRule, Urls, emit_page, emit_rule
 from ...core.document import Area, Asset, Page, Site, read_site
 from ...core.document.addresses import file_of, links_to
 from ...core.errors import NotFoundError
 from ...core.picture import Facts
 from ...core.plain import tidied
-from ...core.reading import Reader
 from ...core.reading.visits import read_visits
-from ...fonts import shipped_fonts
-from ...sandbox import Room, RoomError, shared_room
-from ...store import Copy, Folder, JobState, State
+from ...sandbox import RoomError
+from ...store import Copy, JobState, State
 from ..edits import apply_edit
 from ..files.assets import check_facts
-from ..files.films import Films
 from ..files.fitting import Fitting
 from ..files.other_looks import with_looks_of
 from ..files.packing import Packing
 from ..files.site_file import SiteFile, pack_site_file, unpack_site_file
-from ..runtime.polite import Manners, PoliteReader
-from ..runtime.work import Worker
-from ..views.looks import Looks
-from ..views.pages import PageRow, PagesView, content_of, page_picture, page_row, start_rows
+from ..runtime.polite import PoliteReader
+from ..views.pages import PageRow, PagesView, content_of, page_picture, page_row, pages_view
 from .long import LongWork
 from .news import News
 from .patch import Patch
 from .present import Present
+from .shared import Shared
 from .shelved import Shelved
 from .steps import Steps, Taken
 
@@ -43,44 +37,35 @@ T = TypeVar("T")
 
 
 class Studio(Shelved):
-    """One site in one data folder, with everything that is needed to work on it."""
+    """One site of a data folder, with everything that is needed to work on it. What it shares with others is
+    the folder's (`House`)."""
 
-    def __init__(self, data: Path, room: Room | None = None, cache: Cache | None = None) -> None:
-        self.room = room or shared_room()
-        self.folder = Folder(data, self.room.rendition, self.room.films)
-        self.history, self.pictures = self.folder.history, self.folder.pictures
-        self.fitted, self.jobs = self.folder.fitted, self.folder.jobs
-        self.fonts = shipped_fonts()
-        self.cache = cache or Cache()
-        self.reader = Reader(self.fonts, self.pictures, self.cache)
-        self.manners = Manners()
+    def __init__(self, house: Shared, site: str) -> None:
+        self.house, self.id = house, site
+        self.room, self.folder, self.cache = house.room, house.folder, house.cache
+        self.fonts, self.reader, self.manners = house.fonts, house.reader, house.manners
+        self.pictures, self.fitted, self.jobs = self.folder.pictures, self.folder.fitted, self.folder.jobs
+        self.looks, self.films = house.looks, house.films
+        self.history = self.folder.sites.history(site)
         self.news, self._steps = News(), Steps()
-        self.jobs.changed = lambda job: self.news.tell("work", asdict(job))
-        self.looks = Looks(self.pictures, self.room)
         self.fitting = Fitting(self.room, self.fitted, self.source, self.pictures.data)
-        self.films = Films(self.room, self.fitted, self.pictures.film_path, self.fonts)
         self.packing = Packing(self.room, self.whole, self.fitting, self.films, self.fonts)
         self.long = LongWork(self.site, self.fitting, self.films, self.fonts)
-        self.worker = Worker(self.jobs, self.long.tasks, self.folder.db.close, self.folder.keep_copy)
         self._present = Present(self.history, self.fonts)
 
-    def begin(self) -> None:
-        """Take up long work that was left, and what the site's films need."""
-        self.worker.start()
-        self._look_after_films()
-
-    def _look_after_films(self) -> None:
+    def look_after_films(self) -> None:
+        """Begin to make what the site's films need."""
         if not self.history.empty() and self.long.films_wanted():
             self.ask_work("film")
 
-    def close(self) -> None:
-        """End all work and let the data folder go."""
-        self.worker.stop()
-        self.folder.close()
+    def begin(self) -> None:
+        """Begin the work of the whole folder, this site's with it."""
+        self.house.begin()
+        self.look_after_films()
 
-    def note_refusal(self, status: int, method: str, path: str) -> None:
-        """Write a refusal into the log."""
-        self.folder.journal.note("refused", status=status, method=method, path=path)
+    def close(self) -> None:
+        """End all work and let the whole data folder go."""
+        self.house.close()
 
     def site(self, patch: Patch | None = None, based_on: int | None = None) -> Site:
         """The present site, with a patch applied that is not kept. Raises StaleError where `based_on` is another."""
@@ -114,10 +99,10 @@ class Studio(Shelved):
 
     def _kept(self, state: State) -> State:
         """Write a new revision into the log, and tell every window of it."""
-        self.folder.journal.note("kept", revision=state.revision)
+        self.folder.journal.note("kept", site=self.id, revision=state.revision)
         self._steps.note(state)
         self.news.tell("revision", {"revision": state.revision})
-        self._look_after_films()
+        self.look_after_films()
         return state
 
     def undo(self, based_on: int) -> State:
@@ -159,7 +144,7 @@ class Studio(Shelved):
             key = (content_of(site, page), file_of(site, page.id), links_to(site, page.id))
             return self.cache.get("page-row", key, lambda: page_row(reader, site, page))
 
-        return {"pages": [row(page) for page in site.pages], "starts": start_rows()}
+        return pages_view([row(page) for page in site.pages])
 
     def page_picture(self, site: Site, page: Page) -> bytes:
         """A small true picture of a page."""
@@ -190,8 +175,8 @@ class Studio(Shelved):
 
     def ask_work(self, kind: str) -> JobState:
         """Put work on the list."""
-        job = self.jobs.add(kind)
-        self.worker.wake()
+        job = self.jobs.add(kind, self.id)
+        self.house.wake()
         return job
 
     def bundle_files(self) -> dict[str, bytes]:
@@ -243,12 +228,12 @@ class Studio(Shelved):
 
     def copies(self) -> list[Copy]:
         """The daily copies that can be brought back, newest first."""
-        return self.folder.copies.list()
+        return self.folder.copies.list(self.id)
 
     def bring_back(self, based_on: int, day: str) -> State:
         """Put the site of a daily copy in place of the present one, as one step that can be undone."""
         self.site(None, based_on)
-        site = read_site(self.folder.copies.document(day), self.fonts.names())
+        site = read_site(self.folder.copies.document(day, self.id), self.fonts.names())
         check_facts(site, None, self.pictures.find)
         return self._keep(based_on, site, f"Bring back the copy of {day}")
 

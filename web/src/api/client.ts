@@ -28,6 +28,8 @@ import type {
   ScreenAreas,
   SituationLine,
   SlotView,
+  SiteName,
+  SitesFound,
   Spot,
   State,
   Step,
@@ -41,16 +43,19 @@ import type {
 import { answer, OFFLINE, Refused } from './answer';
 import { lines } from './lines';
 import { patched } from './patch';
+import { ofSite } from './site';
 import { WINDOW } from './window';
 
 function get<T>(path: string): Promise<T> {
-  return answer<T>(fetch(path));
+  return answer<T>(fetch(ofSite(path)));
 }
 
 const JSON_TYPE = { 'content-type': 'application/json', ...WINDOW };
 
 function post<T>(path: string, body: unknown, signal?: AbortSignal): Promise<T> {
-  return answer<T>(fetch(path, { method: 'POST', headers: JSON_TYPE, body: JSON.stringify(body), signal }));
+  return answer<T>(
+    fetch(ofSite(path), { method: 'POST', headers: JSON_TYPE, body: JSON.stringify(body), signal }),
+  );
 }
 
 /** The last answers by where they came from, with the version that the server knows them by. */
@@ -63,7 +68,9 @@ async function postAgain<T>(path: string, of: string, body: unknown, signal?: Ab
   const headers = before ? { ...JSON_TYPE, 'garnetfern-have': before.version } : JSON_TYPE;
   let response: Response | undefined;
   const found = await answer<T | Operation[]>(
-    fetch(path, { method: 'POST', headers, body: JSON.stringify(body), signal }).then((r) => (response = r)),
+    fetch(ofSite(path), { method: 'POST', headers, body: JSON.stringify(body), signal }).then(
+      (r) => (response = r),
+    ),
   );
   const type = response?.headers.get('content-type') ?? '';
   const differs = type.startsWith('application/json-patch+json');
@@ -76,7 +83,7 @@ const FILE = { 'content-type': 'application/octet-stream' };
 
 /** Hand in a file as it is, whatever kind the browser takes it for. */
 function send<T>(path: string, file: File): Promise<T> {
-  return answer<T>(fetch(path, { method: 'POST', headers: FILE, body: file }));
+  return answer<T>(fetch(ofSite(path), { method: 'POST', headers: FILE, body: file }));
 }
 
 type Asked = { revision: number; patch: Operation[]; page: string };
@@ -87,7 +94,7 @@ export const state = () => get<State>('/api/state');
 export const fonts = () => get<Font[]>('/api/fonts');
 /** The bundle being packed: how far it is, then its files and the number it is fetched by. */
 export const packing = (signal: AbortSignal) => lines<PackingLine>('/api/packing', {}, signal);
-export const bundlePath = (number: number) => `/api/bundle.zip?number=${number}`;
+export const bundlePath = (number: number) => ofSite(`/api/bundle.zip?number=${number}`);
 export const before = (page: string) => get<Live>(`/api/before?page=${page}`);
 export const live = (asked: Asked, pointed = false, situation: string | null = null, still = false) =>
   postAgain<Live>('/api/live', asked.page, { ...asked, pointed, situation, still });
@@ -112,6 +119,29 @@ export const areas = (asked: Asked, signal: AbortSignal) =>
 export const framing = (asked: AskedLayer, signal?: AbortSignal) =>
   postAgain<Framing>('/api/framing', `${asked.page} ${asked.area} ${asked.layer}`, asked, signal);
 export const pages = () => get<PagesFound>('/api/pages');
+export const sites = () => get<SitesFound>('/api/sites');
+export const siteNames = () => get<SiteName[]>('/api/sites/names');
+export const newSite = (start: string) => post<SiteName>('/api/sites/new', { start });
+export const copySite = (site: string) => post<SiteName>('/api/sites/copy', { site });
+export const removeSite = (site: string) => post<SitesFound>('/api/sites/remove', { site });
+export const bringSiteBack = (site: string) => post<SitesFound>('/api/sites/bring-back', { site });
+export const moveSite = (site: string, to: number) => post<SitesFound>('/api/sites/move', { site, to });
+/** A new site out of a site file. */
+export const openAsSite = (file: File) =>
+  send<SiteName>(`/api/sites/open?${new URLSearchParams({ name: file.name })}`, file);
+/** Call a site otherwise, which need not be the one that is worked on. */
+export const nameSite = (site: string, revision: number, name: string) =>
+  answer<Step>(
+    fetch(`/of/${site}/api/change`, {
+      method: 'POST',
+      headers: JSON_TYPE,
+      body: JSON.stringify({
+        revision,
+        patch: [{ op: 'replace', path: '/name', value: name }],
+        label: `Call it ${name}`,
+      }),
+    }),
+  );
 export const shelf = () => get<Picture[]>('/api/shelf');
 export const stock = (word: string, colour: string, shape: string) =>
   get<Stock[]>(`/api/stock?${new URLSearchParams({ word, colour, shape })}`);
@@ -171,7 +201,7 @@ export function addPicture(
 ): Promise<{ asset: Asset; healed?: boolean }> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
-    request.open('POST', `/api/pictures?${new URLSearchParams({ name: file.name })}`);
+    request.open('POST', ofSite(`/api/pictures?${new URLSearchParams({ name: file.name })}`));
     request.setRequestHeader('content-type', FILE['content-type']);
     request.responseType = 'json';
     request.upload.onprogress = (event) => progress(event.total ? event.loaded / event.total : 0);

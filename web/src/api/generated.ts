@@ -859,10 +859,257 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Sites */
+        get: operations["sites_api_sites_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/names": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Names */
+        get: operations["names_api_sites_names_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/new": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** New */
+        post: operations["new_api_sites_new_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Copy */
+        post: operations["copy_api_sites_copy_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/remove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Remove */
+        post: operations["remove_api_sites_remove_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/bring-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring Back */
+        post: operations["bring_back_api_sites_bring_back_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Move */
+        post: operations["move_api_sites_move_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/open": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Open File */
+        post: operations["open_file_api_sites_open_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * MovedSite
+         * @description Another place for it.
+         */
+        MovedSite: {
+            /** Site */
+            site: string;
+            /** To */
+            to: number;
+        };
+        /**
+         * NamedSite
+         * @description One of the sites.
+         */
+        NamedSite: {
+            /** Site */
+            site: string;
+        };
+        /**
+         * NewSite
+         * @description What a new site begins with.
+         */
+        NewSite: {
+            /** Start */
+            start: string;
+        };
+        /**
+         * ProblemView
+         * @description What was wrong with a request.
+         */
+        ProblemView: {
+            /** Kind */
+            kind: string;
+            /** Message */
+            message: string;
+            /** Path */
+            path: string;
+        };
+        /**
+         * RemovedRow
+         * @description A site that was removed, and when.
+         */
+        RemovedRow: {
+            /** Site */
+            site: string;
+            /** Name */
+            name: string;
+            /** Removed */
+            removed: string;
+        };
+        /**
+         * SiteName
+         * @description A site's id and what it is called.
+         */
+        SiteName: {
+            /** Site */
+            site: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * SiteRow
+         * @description A site: its name, how many pages it has, what they come to, when it was last changed, and what the picture
+         *     of its first page is fetched by.
+         */
+        SiteRow: {
+            /** Site */
+            site: string;
+            /** Name */
+            name: string;
+            /** Pages */
+            pages: number;
+            /** Sentence */
+            sentence: string;
+            /** Good */
+            good: boolean;
+            /** Short */
+            short: boolean;
+            /** Kept */
+            kept: string;
+            /** Revision */
+            revision: number;
+            /** Page */
+            page: string;
+            /** Picture */
+            picture: string;
+        };
+        /**
+         * SitesView
+         * @description Those that are there, those that were removed, and what a new one can begin with.
+         */
+        SitesView: {
+            /** Sites */
+            sites: components["schemas"]["SiteRow"][];
+            /** Removed */
+            removed: components["schemas"]["RemovedRow"][];
+            /** Starts */
+            starts: components["schemas"]["StartRow"][];
+        };
+        /**
+         * StartRow
+         * @description What a new page can begin with.
+         */
+        StartRow: {
+            /** Start */
+            start: string;
+            /** Name */
+            name: string;
+            /** Note */
+            note: string;
+        };
         /**
          * AddBand
          * @description A new band below `after` (None: at the top), with one to four columns.
@@ -1826,7 +2073,7 @@ export interface components {
         };
         /**
          * Copy
-         * @description A kept copy: its day, the revision and the number of steps in it, what the last one was called and when.
+         * @description A site in a kept copy: its day, revision and number of steps, what the last one was called and when it was.
          */
         Copy: {
             /** Day */
@@ -2400,6 +2647,8 @@ export interface components {
         HealthView: {
             /** Version */
             version: string;
+            /** Site */
+            site: string;
             /** Revision */
             revision: number;
             cache: components["schemas"]["CacheView"];
@@ -2569,6 +2818,11 @@ export interface components {
             message: string;
             /** Made */
             made: string;
+            /**
+             * Site
+             * @default site
+             */
+            site: string;
         };
         /**
          * Join
@@ -3239,14 +3493,22 @@ export interface components {
             sentence: string;
             /** Good */
             good: boolean;
+            /** Short */
+            short: boolean;
             /** Picture */
             picture: string;
         };
         /**
          * PagesView
-         * @description All pages in order, and what new ones can begin with.
+         * @description All pages in order, what they come to together, and what new ones can begin with.
          */
         PagesView: {
+            /** Sentence */
+            sentence: string;
+            /** Good */
+            good: boolean;
+            /** Short */
+            short: boolean;
             /** Pages */
             pages: components["schemas"]["PageRow"][];
             /** Starts */
@@ -3513,18 +3775,6 @@ export interface components {
             status: number;
             /** Message */
             message: string;
-        };
-        /**
-         * ProblemView
-         * @description What was wrong with a request.
-         */
-        ProblemView: {
-            /** Kind */
-            kind: string;
-            /** Message */
-            message: string;
-            /** Path */
-            path: string;
         };
         /**
          * ReadingView
@@ -4311,18 +4561,6 @@ export interface components {
             colour: string;
             /** Layers */
             layers: string[];
-        };
-        /**
-         * StartRow
-         * @description What a new page can begin with.
-         */
-        StartRow: {
-            /** Start */
-            start: string;
-            /** Name */
-            name: string;
-            /** Note */
-            note: string;
         };
         /**
          * StateView
@@ -7240,6 +7478,332 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    sites_api_sites_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitesView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    names_api_sites_names_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteName"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    new_api_sites_new_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewSite"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteName"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    copy_api_sites_copy_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NamedSite"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteName"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    remove_api_sites_remove_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NamedSite"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitesView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    bring_back_api_sites_bring_back_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NamedSite"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitesView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    move_api_sites_move_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MovedSite"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitesView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    open_file_api_sites_open_post: {
+        parameters: {
+            query?: {
+                name?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteName"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,3 +1,4 @@
+import { ofSite } from './site';
 import { Refused } from './answer';
 import type { Problem } from './types';
 import { WINDOW } from './window';
@@ -5,7 +6,7 @@ import { WINDOW } from './window';
 /** An answer that comes line by line (JSON, one object a line), as its parts are found. */
 export async function* lines<T>(path: string, body: unknown, signal: AbortSignal): AsyncGenerator<T> {
   const headers = { 'content-type': 'application/json', ...WINDOW };
-  const response = await fetch(path, { method: 'POST', headers, body: JSON.stringify(body), signal });
+  const response = await fetch(ofSite(path), { method: 'POST', headers, body: JSON.stringify(body), signal });
   if (!response.ok || !response.body) throw new Refused(response.status, (await response.json()) as Problem);
   const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();
   let rest = '';

@@ -20,6 +20,7 @@ export const RANGES = {
   Lettering: { weight: [100, 900], line: [0.6, 4] },
   Member: { stay: [0, 600] },
   MovePage: { to: [0, 1000] },
+  MovedSite: { to: [0, 10000] },
   Over: { fade: [0, 5000] },
   OverChange: { opacity: [0, 1] },
   PatternLayer: { opacity: [0, 1], size: [4, 400], spacing: [0, 400], turn: [-360, 360] },

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { ofSite } from '../api/site';
   import type { Reading, Screen } from '../api/types';
   import { ScreenDrag } from './drag';
   import { dragOf, heldOf } from '../layers/drag';
@@ -147,7 +148,7 @@
     bind:this={frame}
     onload={loaded}
     title="{selection.page?.title} on {screen.name.toLowerCase()}"
-    src="/live/{selection.page?.id}"
+    src={ofSite(`/live/${selection.page?.id}`)}
     style:width="{screen.width}px"
     style:height="{screen.height}px"
     style:transform="scale({scale})"

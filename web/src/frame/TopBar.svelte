@@ -29,9 +29,17 @@
 </script>
 
 <header class="bar">
-  <h1 class="display-face sign">Garnetfern</h1>
+  <h1 class="sr-only">Garnetfern</h1>
+  <button
+    type="button"
+    class="display-face sign"
+    title="{doc.site?.name}: all sites"
+    aria-label="Sites, {doc.site?.name} is open"
+    aria-current={place.view === 'sites' ? 'page' : undefined}
+    onclick={() => place.go('sites')}>{doc.site?.name ?? 'Garnetfern'}</button
+  >
   <nav class="views" aria-label="Views">
-    {#each GROUPS as { title, views } (title)}
+    {#each GROUPS.slice(1) as { title, views } (title)}
       <div class="group" role="group" aria-label={title}>
         {#each VIEWS.filter((v) => views.includes(v.id)) as view (view.id)}
           <button
@@ -101,8 +109,18 @@
     border-bottom: 1px solid var(--color-base-300);
   }
   .sign {
-    font-size: 19px;
+    flex: 0 1 auto;
+    min-width: 60px;
+    max-width: 200px;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    font-size: var(--text-title);
     color: var(--color-primary);
+    border-block: 2px solid transparent;
+    cursor: pointer;
+  }
+  .sign[aria-current] {
+    border-bottom-color: var(--color-primary);
   }
   .views,
   .group {
@@ -180,8 +198,7 @@
       gap: 0 4px;
     }
     .sign {
-      position: absolute;
-      clip-path: inset(50%);
+      display: none;
     }
     .tools {
       flex-wrap: wrap;

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** The page alone, as a visitor meets it: at any width, scrolled, pointed at, slowly loading, before and after. */
+  import { ofSite } from '../api/site';
   import * as client from '../api/client';
   import type { Live } from '../api/types';
   import NumberField from '../parts/NumberField.svelte';
@@ -91,7 +92,7 @@
     bind:this={frame}
     onload={loaded}
     title="{selection.page?.title}, in place"
-    src="/live/{selection.page?.id}"
+    src={ofSite(`/live/${selection.page?.id}`)}
     style:width={width ? `${width}px` : '100%'}
     style:height={scale < 1 ? `${100 / scale}%` : '100%'}
     style:transform={scale < 1 ? `scale(${scale})` : undefined}

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** A page: its picture and verdict, its title and address, its place among the others. Alt and arrows move it. */
+  import { ofSite } from '../api/site';
   import type { Page, PageRow } from '../api/types';
   import Field from '../parts/Field.svelte';
   import NameField from '../parts/NameField.svelte';
@@ -38,7 +39,12 @@
   onclick={open}
   onkeydown={key}
 >
-  {#if row}<img src="/page-pictures/{page.id}/{row.picture}" alt="" width="480" height="300" />{/if}
+  {#if row}<img
+      src={ofSite(`/page-pictures/${page.id}/${row.picture}`)}
+      alt=""
+      width="480"
+      height="300"
+    />{/if}
 </button>
 <div class="flex items-baseline gap-2 pt-1">
   <NameField
@@ -47,7 +53,7 @@
     keep={(title) => edits.edit({ kind: 'name-page', page: page.id, title }, undefined, false)}
   />
 </div>
-<p class="verdict text-small" class:text-warning={row && !row.good} class:text-success={row?.good}>
+<p class="verdict text-small" class:text-warning={row?.short} class:text-success={row?.good}>
   {row?.sentence ?? 'Reading …'}
 </p>
 <div class="flex items-center gap-2 text-small">

@@ -37,7 +37,6 @@
       return page ? [{ page, row: found?.pages.find((r) => r.page === id) ?? null }] : [];
     }),
   );
-  const short = $derived(found?.pages.filter((row) => !row.good).length ?? 0);
 
   const add = (start: string) =>
     void edits.edit({ kind: 'add-page', start, after: selection.page?.id ?? null }, turn);
@@ -70,10 +69,8 @@
       {#if failed}<span class="text-error">{failed}</span>
         <button type="button" class="quiet act" onclick={() => void fetchAll()}>Try again</button>
       {:else if !found}<span class="muted">Reading every page …</span>
-      {:else if short > 0}<span class="text-warning"
-          >{short} of {found.pages.length} pages {short === 1 ? 'has' : 'have'} words that fall short.</span
-        >
-      {:else}<span class="text-success">Every word of {found.pages.length} pages can be read.</span>{/if}
+      {:else}<span class:text-warning={found.short} class:text-success={found.good}>{found.sentence}</span
+        >{/if}
     </p>
   </div>
   <ul class="grid-of" aria-label="Pages of the site" bind:this={list}>

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** A page of the site as it is, or with something tried on it, at a screen's true width. */
+  import { ofSite } from '../api/site';
   import * as client from '../api/client';
   import type { Operation, Screen } from '../api/types';
   import { apply } from '../bench/frame';
@@ -42,7 +43,7 @@
         sandbox="allow-same-origin allow-scripts"
         onload={loaded}
         title="{title}: {page} on {screen.name.toLowerCase()}"
-        src="/live/{page}"
+        src={ofSite(`/live/${page}`)}
         style:width="{screen.width}px"
         style:height="{height / Math.max(0.05, scale)}px"
         style:transform="scale({scale})"

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** The crop for a slot, its proportion locked: dragged, grown and nudged; what it costs is said as it moves. */
+  import { ofSite } from '../api/site';
   import * as client from '../api/client';
   import type { Asset, CropFacts, Site, Slot, SlotView } from '../api/types';
   import { Latest } from '../state/latest';
@@ -151,10 +152,14 @@
     </div>
   </div>
   <div class="flex items-center gap-3">
-    <a class="btn btn-primary h-[30px] min-h-0" href="/api/slot-file?slot={slot.id}&asset={asset.id}" download
-      >Download {slot.width} × {slot.height} JPEG</a
+    <a
+      class="btn btn-primary h-[30px] min-h-0"
+      href={ofSite(`/api/slot-file?slot=${slot.id}&asset=${asset.id}`)}
+      download>Download {slot.width} × {slot.height} JPEG</a
     >
-    <a class="quiet act" href="/api/slot-file?slot={slot.id}&asset={asset.id}&kind=png" download>PNG</a>
+    <a class="quiet act" href={ofSite(`/api/slot-file?slot=${slot.id}&asset=${asset.id}&kind=png`)} download
+      >PNG</a
+    >
     {#if !row.cut}<span class="muted">As it would be cut; drag it to keep a crop of your own.</span>{/if}
   </div>
 </section>

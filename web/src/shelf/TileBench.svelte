@@ -1,5 +1,6 @@
 <script lang="ts">
   /** A tile's field at true size, its seams in numbers, and mended copies before and after. */
+  import { ofSite } from '../api/site';
   import * as client from '../api/client';
   import type { Asset, Mend, Picture, Way } from '../api/types';
   import { useBench } from '../state/context';
@@ -18,7 +19,7 @@
 
   const seams = $derived(picture.seams);
   const field = $derived(
-    trying ? `/api/mended/${asset.id}/${trying}.png` : `/thumbs/${asset.hash.slice(0, 10)}?large`,
+    trying ? ofSite(`/api/mended/${asset.id}/${trying}.png`) : `/thumbs/${asset.hash.slice(0, 10)}?large`,
   );
   const size = $derived(
     trying && found ? `${found.width}px ${found.height}px` : `${asset.width}px ${asset.height}px`,

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** The worst reading over every width, with what is required drawn in; drag along it and the page follows. */
+  import { ofSite } from '../api/site';
   import * as client from '../api/client';
   import Progress from '../parts/Progress.svelte';
   import RunLine from '../parts/RunLine.svelte';
@@ -111,7 +112,7 @@
           sandbox="allow-same-origin allow-scripts"
           bind:this={frame}
           onload={() => void loaded()}
-          src="/live/{page}"
+          src={ofSite(`/live/${page}`)}
           title="The page at {at} px"
           style:width="{at}px"
           style:height="{360 / scale}px"

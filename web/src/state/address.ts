@@ -3,6 +3,7 @@ import { viewOf, type View } from '../views';
 /** All that an address says, as words. What is as it is at first is left out. */
 export type Address = {
   view: View;
+  site?: string;
   page?: string;
   area?: string;
   card?: string;
@@ -21,6 +22,7 @@ export type Address = {
 };
 
 export const NAMES = [
+  'site',
   'page',
   'area',
   'card',

@@ -1,4 +1,6 @@
 import * as client from '../api/client';
+import { workOn } from '../api/site';
+import { read } from './address';
 import { Doc } from './doc.svelte';
 import { Edits } from './edits.svelte';
 import { Eyedropper } from './eyedropper.svelte';
@@ -57,9 +59,22 @@ export function makeBench(): Bench {
   };
 }
 
+/** Which site is worked on: that of the address, or the first. Where several could be meant, they are shown. */
+async function findSite(notices: Notices): Promise<void> {
+  const names = await client.siteNames();
+  const { search } = window.location;
+  const asked = read(search).site;
+  const found = names.find((name) => name.site === asked) ?? names[0];
+  if (!found) throw new Error('There is no site here.');
+  workOn(found.site, names.length === 1);
+  if (asked && found.site !== asked) notices.warn(`The site ${asked} is not here; this is ${found.name}.`);
+  if (search === '' && names.length > 1) window.history.replaceState(null, '', '?view=sites');
+}
+
 /** Fetch the site and what ships, and choose what is worked on first. */
 export async function start({ doc, edits, selection, notices }: Bench): Promise<boolean> {
   try {
+    await findSite(notices);
     const fonts = client.fonts();
     const [state, library] = await Promise.all([client.state(), client.library()]);
     // what is chosen first depends on what kinds there are

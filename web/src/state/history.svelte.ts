@@ -1,3 +1,4 @@
+import { siteId, siteInAddress } from '../api/site';
 import { isStep, read, write, type Address } from './address';
 import type { Bench } from './bench';
 
@@ -6,6 +7,7 @@ function addressOf({ place, selection, sight, ways }: Bench): Address {
   const { page, area, card, block, scope } = selection.chosen;
   return {
     view: place.view,
+    site: siteInAddress(),
     page,
     area,
     card,
@@ -42,11 +44,24 @@ async function goTo(bench: Bench, address: Address): Promise<void> {
 export function keepAddress(bench: Bench): void {
   let at = read(window.location.search);
   let going = true;
-  void goTo(bench, at).finally(() => (going = false));
+
+  /** Where an address leads is said in full in its own place: Back leads to what was before it. */
+  async function arrive(): Promise<void> {
+    going = true;
+    try {
+      await goTo(bench, at);
+    } finally {
+      at = addressOf(bench);
+      window.history.replaceState(null, '', window.location.pathname + write(at));
+      going = false;
+    }
+  }
+
+  void arrive();
   window.addEventListener('popstate', () => {
     at = read(window.location.search);
-    going = true;
-    void goTo(bench, at).finally(() => (going = false));
+    if (at.site && at.site !== siteId()) return window.location.reload();
+    void arrive();
   });
   $effect.root(() => {
     $effect(() => {

@@ -1,9 +1,10 @@
+import { ofSite } from '../api/site';
 import type { Job } from '../api/types';
 import type { Bench } from './bench';
 
 /** Hear what changes elsewhere, as it happens (server-sent events, HTML section 9.2). Gives how to end it. */
 export function listen({ edits, findings, sight, work }: Bench): () => void {
-  const events = new EventSource('/api/news');
+  const events = new EventSource(ofSite('/api/news'));
   const told = (event: Event) => JSON.parse((event as MessageEvent<string>).data) as unknown;
   events.addEventListener('revision', (event) => {
     void edits.follow((told(event) as { revision: number }).revision);

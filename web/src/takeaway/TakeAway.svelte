@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { ofSite } from '../api/site';
   import * as client from '../api/client';
   import type { Rule } from '../api/types';
   import type { Area } from '../state/tree';
@@ -124,7 +125,8 @@
               type="button"
               class="btn btn-outline h-[32px] min-h-0"
               disabled={packing !== ''}
-              onclick={() => void download('/api/site-file', 'site.garnetfern.zip')}>Save to a file</button
+              onclick={() => void download(ofSite('/api/site-file'), 'site.garnetfern.zip')}
+              >Save to a file</button
             >
             <label class="btn btn-outline h-[32px] min-h-0">
               {packing === 'open' ? 'Opening …' : 'Open a file'}

@@ -1,0 +1,125 @@
+"""Routes of the document that is worked on: its state and steps, how it looks, what it reads as."""
+
+from dataclasses import asdict
+from typing import Annotated, Any
+
+from fastapi import APIRouter, Query
+
+from .. import __version__
+from ..core.css import EmittedPage, EmittedRule
+from ..core.document import pointed_at, stilled
+from ..service.views.build_up import BuildUp, BuildUpView
+from ..service.views.check import ReadingsView, check_page, verdict
+from ..service.views.every_situation import page_met
+from ..service.views.overlay import OverlayView, overlay_remedy
+from ..service.workspace.studio import Studio
+from . import asked as a
+from . import models as m
+from .answers import problem_of, taken
+from .versions import Have, Versions, Window
+
+
+def _in_lines(page: EmittedPage) -> dict[str, list[str]]:
+    """A page by its lines, so that of two versions only those that differ have to be told."""
+    return {name: getattr(page, name).split("\n") for name in ("fonts", "css", "body")}
+
+
+def document_routes(studio: Studio, versions: Versions) -> APIRouter:
+    """State, changes, undo and redo, preview."""
+    api = APIRouter(prefix="/api", responses={**problem_of(409), **problem_of(422), **problem_of(404)})
+
+    @api.get("/health", response_model=m.HealthView)
+    def health() -> Any:
+        cache = studio.cache
+        return {
+            "version": __version__,
+            "site": studio.id,
+            "revision": studio.history.revision(),
+            "cache": {"bytes": cache.size, "most": cache.most, "kinds": cache.facts()},
+        }
+
+    @api.get("/state", response_model=m.StateView)
+    def state() -> Any:
+        return asdict(studio.state())
+
+    @api.post("/change", response_model=m.StepView)
+    def change(body: a.KeptChange) -> Any:
+        return taken(studio, body.revision, studio.change, body.revision, body.patch, body.label)
+
+    @api.post("/undo", response_model=m.StepView)
+    def undo(body: a.Change) -> Any:
+        return taken(studio, body.revision, studio.undo, body.revision)
+
+    @api.post("/redo", response_model=m.StepView)
+    def redo(body: a.Change) -> Any:
+        return taken(studio, body.revision, studio.redo, body.revision)
+
+    @api.post("/live", response_model=m.Live)
+    def live(body: a.AskedLive, have: Have = None) -> Any:
+        with studio.manners.hurry():
+            site = studio.asked(body.patch, body.revision)
+            found = studio.page(site, body.page)
+            met = page_met(site, found, body.situation) if body.situation else found
+            met = pointed_at(met) if body.pointed else met
+            page = studio.emitted(site, stilled(met) if body.still else met)
+            return versions.answer(_in_lines(page), have)
+
+    @api.get("/before", response_model=m.Live)
+    def before(page: str) -> Any:
+        site = studio.site_before()
+        return _in_lines(studio.emitted(site, studio.page(site, page)))
+
+    return api
+
+
+def computing_routes(studio: Studio, versions: Versions) -> APIRouter:
+    """Readings, the build-up, remedies, and the rule."""
+    api = APIRouter(prefix="/api", responses={**problem_of(409), **problem_of(422), **problem_of(404)})
+
+    @api.post("/readings", response_model=ReadingsView)
+    def readings(body: a.Asked, have: Have = None) -> Any:
+        with studio.manners.hurry():
+            site = studio.asked(body.patch, body.revision)
+            page = studio.page(site, body.page)
+            found = check_page(studio.reader, site, page)
+            return versions.answer({"readings": found, **verdict(site, page, found)}, have)
+
+    @api.post("/build-up", response_model=BuildUpView)
+    def build_up(body: a.AskedBuildUp, window: Window = "", have: Have = None) -> Any:
+        site = studio.asked(body.patch, body.revision)
+        page = studio.page(site, body.page)
+        area, reader = studio.area(page, body.area), studio.polite("build-up", window)
+        of = (body.page, body.area, body.block)
+        found = studio.remembered("build-up", site, of, lambda: BuildUp(reader, site, page, area).cards(body.block))
+        return versions.answer(found, have)
+
+    @api.post("/overlay", response_model=OverlayView)
+    def overlay(body: a.AskedLayer, window: Window = "") -> Any:
+        site = studio.asked(body.patch, body.revision)
+        page = studio.page(site, body.page)
+        area, reader = studio.area(page, body.area), studio.polite("overlay", window)
+        of = (body.page, body.area, body.layer)
+        return studio.remembered("overlay", site, of, lambda: overlay_remedy(reader, site, page, area, body.layer))
+
+    @api.get("/rule", response_model=EmittedRule)
+    def rule(page: str, area: str, selector: Annotated[str, Query(max_length=200)] = ".banner") -> Any:
+        site = studio.site()
+        whole = studio.page(site, page)
+        return studio.rule(site, whole, studio.area(whole, area), selector)
+
+    @api.get("/fonts", response_model=list[m.FontView])
+    def fonts() -> Any:
+        return [
+            {
+                "family": f.name,
+                "character": f.character,
+                "stack": f.stack,
+                "least_weight": f.least_weight,
+                "most_weight": f.most_weight,
+                "variable": f.variable,
+                "italic": bool(f.italics),
+            }
+            for f in studio.fonts.families
+        ]
+
+    return api

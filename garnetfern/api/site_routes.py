@@ -1,0 +1,80 @@
+"""Routes of the list of sites: new ones, copies, their order, removing one and bringing it back."""
+
+from typing import Annotated, Any
+
+from fastapi import APIRouter, Query, Request
+from fastapi.concurrency import run_in_threadpool
+from pydantic import BaseModel, Field
+
+from ..core.limits import SITE_FILE
+from ..service.views.sites import SitesView
+from ..service.workspace.house import House
+from ..service.workspace.studio import Studio
+from . import models as m
+from .answers import problem_of
+from .uploads import read_body
+
+
+class NewSite(BaseModel):
+    """What a new site begins with."""
+
+    start: str = Field(max_length=40)
+
+
+class NamedSite(BaseModel):
+    """One of the sites."""
+
+    site: str = Field(max_length=40)
+
+
+class MovedSite(NamedSite):
+    """Another place for it."""
+
+    to: int = Field(ge=0, le=10_000)
+
+
+def _named(studio: Studio) -> dict[str, str]:
+    return {"site": studio.id, "name": studio.site().name}
+
+
+def site_list_routes(house: House) -> APIRouter:
+    """The sites of the data folder."""
+    api = APIRouter(prefix="/api/sites", responses={**problem_of(404), **problem_of(422)})
+
+    @api.get("", response_model=SitesView)
+    def sites() -> Any:
+        return house.view()
+
+    @api.get("/names", response_model=list[m.SiteName])
+    def names() -> Any:
+        return [{"site": kept.id, "name": kept.name} for kept in house.there()]
+
+    @api.post("/new", response_model=m.SiteName)
+    def new(body: NewSite) -> Any:
+        return _named(house.new(body.start))
+
+    @api.post("/copy", response_model=m.SiteName)
+    def copy(body: NamedSite) -> Any:
+        return _named(house.copy(body.site))
+
+    @api.post("/remove", response_model=SitesView)
+    def remove(body: NamedSite) -> Any:
+        house.remove(body.site)
+        return house.view()
+
+    @api.post("/bring-back", response_model=SitesView)
+    def bring_back(body: NamedSite) -> Any:
+        house.bring_back(body.site)
+        return house.view()
+
+    @api.post("/move", response_model=SitesView)
+    def move(body: MovedSite) -> Any:
+        house.move(body.site, body.to)
+        return house.view()
+
+    @api.post("/open", response_model=m.SiteName)
+    async def open_file(request: Request, name: Annotated[str, Query(max_length=120)] = "a site file") -> Any:
+        data = await read_body(request, SITE_FILE, name)
+        return await run_in_threadpool(lambda: _named(house.open_file(data, name)))
+
+    return api

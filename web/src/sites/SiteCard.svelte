@@ -1,0 +1,113 @@
+<script lang="ts">
+  /** A site: the picture of its first page, its name, what its pages come to, when it was last changed. */
+  import { Refused } from '../api/answer';
+  import * as client from '../api/client';
+  import type { Problem, SiteRow } from '../api/types';
+  import NameField from '../parts/NameField.svelte';
+  import { when } from './when';
+
+  type Props = {
+    row: SiteRow;
+    first: boolean;
+    last: boolean;
+    /** There is no other. */
+    only: boolean;
+    chosen: boolean;
+    open: () => void;
+    move: (by: -1 | 1) => void;
+    copy: () => void;
+    remove: () => void;
+    renamed: () => void;
+  };
+  let { row, first, last, only, chosen, open, move, copy, remove, renamed }: Props = $props();
+
+  function key(event: KeyboardEvent): void {
+    const by = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
+    if (!event.altKey || by === 0) return;
+    event.preventDefault();
+    event.stopPropagation();
+    move(by);
+  }
+
+  async function keep(name: string): Promise<Problem | null> {
+    if (name === row.name) return null;
+    try {
+      await client.nameSite(row.site, row.revision, name);
+      renamed();
+      return null;
+    } catch (error) {
+      if (error instanceof Refused) return error.problem;
+      throw error;
+    }
+  }
+</script>
+
+<button
+  type="button"
+  class="shown"
+  aria-label="Open {row.name}"
+  aria-current={chosen ? 'true' : undefined}
+  title="Open on the bench; Alt and arrows move it"
+  onclick={open}
+  onkeydown={key}
+>
+  <img src="/of/{row.site}/page-pictures/{row.page}/{row.picture}" alt="" width="480" height="300" />
+</button>
+<div class="flex items-baseline gap-2 pt-1">
+  <NameField label="Name of the site" value={row.name} {keep} />
+  {#if chosen}<span class="muted text-small whitespace-nowrap">is open</span>{/if}
+</div>
+<p class="verdict text-small" class:text-warning={row.short} class:text-success={row.good}>
+  {row.sentence}
+</p>
+<p class="muted text-small">
+  {row.pages === 1 ? '1 page' : `${row.pages} pages`}, changed {when(row.kept)}
+</p>
+<div class="-ml-2 flex flex-wrap">
+  <button type="button" class="quiet act" aria-label="Copy {row.name}" onclick={copy}>Copy</button>
+  <button
+    type="button"
+    class="quiet act"
+    disabled={first}
+    aria-label="Move {row.name} earlier"
+    onclick={() => move(-1)}>Earlier</button
+  >
+  <button
+    type="button"
+    class="quiet act"
+    disabled={last}
+    aria-label="Move {row.name} later"
+    onclick={() => move(1)}>Later</button
+  >
+  <button
+    type="button"
+    class="quiet act"
+    disabled={only}
+    title={only ? 'There is one site at least' : 'It can be brought back'}
+    aria-label="Remove {row.name}"
+    onclick={remove}>Remove</button
+  >
+</div>
+
+<style>
+  .shown {
+    display: block;
+    width: 100%;
+    aspect-ratio: 480 / 300;
+    cursor: pointer;
+    background: color-mix(in oklab, var(--color-base-content) 7%, transparent);
+    box-shadow: 0 0 0 1px color-mix(in oklab, var(--color-base-content) 26%, transparent);
+  }
+  .shown[aria-current] {
+    box-shadow:
+      0 0 0 2px var(--color-base-100),
+      0 0 0 4px var(--color-primary);
+  }
+  img {
+    width: 100%;
+    height: auto;
+  }
+  .verdict {
+    min-height: 2.6em;
+  }
+</style>
