@@ -43,7 +43,7 @@ def document(*layers: dict[str, Any], blocks: Any = (HEADING,), base: str = "#20
     }
     return {
         "format": "garnetfern-site",
-        "version": 3,
+        "version": 4,
         "name": "Marrowby Fern House",
         "screens": SCREENS,
         "assets": [],

@@ -4,18 +4,22 @@ from dataclasses import asdict
 from typing import Annotated, Any
 
 from fastapi import APIRouter, Query
+from fastapi.responses import StreamingResponse
 
 from .. import __version__
 from ..core.css import EmittedPage, EmittedRule
 from ..core.document import pointed_at, stilled
+from ..service.runtime.told import told_lines
 from ..service.views.build_up import BuildUp, BuildUpView
 from ..service.views.check import ReadingsView, check_page, verdict
 from ..service.views.every_situation import page_met
 from ..service.views.overlay import OverlayView, overlay_remedy
+from ..service.views.overlay_everywhere import overlay_everywhere
 from ..service.workspace.studio import Studio
 from . import asked as a
 from . import models as m
 from .answers import problem_of, taken
+from .lines import found_line, streamed
 from .versions import Have, Versions, Window
 
 
@@ -100,6 +104,16 @@ def computing_routes(studio: Studio, versions: Versions) -> APIRouter:
         area, reader = studio.area(page, body.area), studio.polite("overlay", window)
         of = (body.page, body.area, body.layer)
         return studio.remembered("overlay", site, of, lambda: overlay_remedy(reader, site, page, area, body.layer))
+
+    @api.post("/overlay-everywhere", response_model=m.EverywhereLines)
+    def everywhere(body: a.AskedLayer, window: Window = "") -> StreamingResponse:
+        """The same on all pages: which is looked at, then the whole."""
+        site = studio.asked(body.patch, body.revision)
+        page = studio.page(site, body.page)
+        area, reader = studio.area(page, body.area), studio.polite("everywhere", window)
+        return streamed(
+            told_lines(lambda told: found_line(overlay_everywhere(reader, site, page, area, body.layer, told)))
+        )
 
     @api.get("/rule", response_model=EmittedRule)
     def rule(page: str, area: str, selector: Annotated[str, Query(max_length=200)] = ".banner") -> Any:

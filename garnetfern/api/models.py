@@ -8,6 +8,7 @@ from ..core.cache import Kept
 from ..core.document import Asset, Site
 from ..service.runtime.told import DoingLine
 from ..service.views.every_situation import SituationsView, WidthView
+from ..service.views.overlay_everywhere import EverywhereView
 from ..service.views.remedies import EndLine, MendedLine, PlightLine, RemedyLine
 
 
@@ -171,3 +172,16 @@ class MendLines(BaseModel):
     """One of the lines about a page."""
 
     line: DoingLine | MendedLine | ProblemLine
+
+
+class EverywhereLine(BaseModel):
+    """An overlay on all pages."""
+
+    kind: Literal["found"]
+    found: EverywhereView
+
+
+class EverywhereLines(BaseModel):
+    """One of the lines about an overlay on all pages."""
+
+    line: DoingLine | EverywhereLine | ProblemLine

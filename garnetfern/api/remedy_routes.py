@@ -12,6 +12,7 @@ from ..service.views.every_situation import situations_view, width_view
 from ..service.views.film import FilmView, film_view
 from ..service.views.pages import PagesView
 from ..service.views.remedies import block_named, mend_page, ways_out
+from ..service.views.shares import SharesView, shares_view
 from ..service.views.time_line import TimeLine, time_line
 from ..service.workspace.studio import Studio
 from . import asked as a
@@ -46,6 +47,10 @@ def remedy_routes(studio: Studio) -> APIRouter:
     @api.get("/pages", response_model=PagesView)
     def pages(window: Window = "") -> Any:
         return studio.pages(studio.site(), window)
+
+    @api.get("/shares", response_model=SharesView)
+    def shares() -> Any:
+        return shares_view(studio.site())
 
     @api.post("/film", response_model=FilmView)
     def film(body: a.AskedLayer) -> Any:

@@ -71,7 +71,7 @@ def room_document(entry: dict[str, Any]) -> dict[str, Any]:
     ]  # fmt: skip
     return {
         "format": "garnetfern-site",
-        "version": 3,
+        "version": 4,
         "name": "The Reading Room",
         "language": "en-GB",
         "palette": [GREEN, "#0b1a14", CREAM, "#ffffff"],

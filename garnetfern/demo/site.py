@@ -171,7 +171,7 @@ def demo_document(assets: list[dict[str, Any]]) -> dict[str, Any]:
     """The document of the sample site as plain JSON."""
     return {
         "format": "garnetfern-site",
-        "version": 3,
+        "version": 4,
         "name": "Marrowby Fern House",
         "language": "en-GB",
         "palette": ["#20302a", "#0b1a14", "#f4efe4", "#fbf7ee", "#7a1f2b", "#3f6f46"],

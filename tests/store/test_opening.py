@@ -198,12 +198,12 @@ def test_the_write_ahead_log_is_folded_in_at_the_end(data):
 def test_a_document_of_the_first_version_is_read_as_one_of_this(data):
     execute(
         data / DATABASE,
-        """UPDATE step SET document = replace(replace(document, '"version": 3', '"version": 1'),
+        """UPDATE step SET document = replace(replace(document, '"version": 4', '"version": 1'),
         '"slug": "home"', '"slug": "index"')""",
     )
     studio = first_site(data, NearRoom())
     state = studio.state()
-    assert (state.document["version"], state.document["pages"][0]["slug"]) == (3, "index-2")
+    assert (state.document["version"], state.document["pages"][0]["slug"]) == (4, "index-2")
     changed = studio.change(1, [{"op": "replace", "path": "/name", "value": "Now"}], "Rename")
     assert studio.undo(changed.revision).document == state.document
     studio.close()

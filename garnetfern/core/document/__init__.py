@@ -7,7 +7,7 @@ from .blocks import BLOCK_KINDS, BlockKind
 from .entrance import Entrance
 from .footage import Footage
 from .gradient import Gradient, Stop
-from .ids import Ids, ids_of
+from .ids import Ids, ids_of, renamed
 from .layers import LAYER_KINDS, BlendMode, Layer, LayerBase, Phase
 from .layers.colour import ColourLayer
 from .layers.edge import EdgeLayer
@@ -26,6 +26,7 @@ from .model import (
     Page,
     SavedGradient,
     SavedLook,
+    Share,
     Site,
     Visits,
     each_backdrop,
@@ -88,6 +89,7 @@ __all__ = [
     "SequenceLayer",
     "Shadow",
     "ShapeLayer",
+    "Share",
     "Site",
     "Slot",
     "Stop",
@@ -104,6 +106,7 @@ __all__ = [
     "page_on",
     "pointed_at",
     "read_site",
+    "renamed",
     "screen_for",
     "site_schema",
     "stilled",

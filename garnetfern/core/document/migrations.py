@@ -49,5 +49,10 @@ def _before_movement(document: Plain) -> Plain:
     return {**document, "version": 3}
 
 
-MIGRATIONS: dict[int, Callable[[Plain], Plain]] = {1: _unique_pages, 2: _before_movement}
+def _before_sharing(document: Plain) -> Plain:
+    """From 3 to 4: nothing was the same on several pages, and pages had no kinds."""
+    return {**document, "version": 4}
+
+
+MIGRATIONS: dict[int, Callable[[Plain], Plain]] = {1: _unique_pages, 2: _before_movement, 3: _before_sharing}
 """From version N to N + 1."""

@@ -104,6 +104,7 @@ class Page(Model):
     id: Identifier
     slug: str = Field(pattern=r"^[a-z0-9][a-z0-9-]{0,60}$")
     title: Name
+    kind: Name = "page"
     width: SizeText | None = None
     backdrop: Backdrop = Backdrop(base="#ffffff")
     bands: tuple[Band, ...] = Field((), max_length=60)
@@ -230,11 +231,23 @@ class Visits(Model):
     visits: int = Field(ge=0, le=10**12)
 
 
+class Share(Model):
+    """A part that is the same on all pages, or on those of some kinds, but for pages that stepped out.
+
+    `outer` is a page's own backdrop and width; `banner` the style of its first banner; `behind` the backdrop that runs
+    from the top behind header and banner.
+    """
+
+    part: Literal["header", "footer", "outer", "banner", "behind"]
+    kinds: tuple[Name, ...] = Field((), max_length=40, description="none: pages of every kind")
+    out: tuple[Identifier, ...] = Field((), max_length=200)
+
+
 class Site(Model):
     """A whole site, the root of the document."""
 
     format: Literal["garnetfern-site"] = "garnetfern-site"
-    version: Literal[3] = 3
+    version: Literal[4] = 4
     name: Name
     language: str = Field("en", pattern=r"^[A-Za-z]{2,3}(-[A-Za-z0-9]{2,8})*$")
     requirement: Requirement = Requirement.AA
@@ -247,6 +260,8 @@ class Site(Model):
     gradients: tuple[SavedGradient, ...] = Field((), max_length=200)
     looks: tuple[SavedLook, ...] = Field((), max_length=200)
     visits: tuple[Visits, ...] = Field((), max_length=400, description="none: the table that ships")
+    kinds: tuple[Name, ...] = Field(("home", "page", "list", "article"), min_length=1, max_length=40)
+    shares: tuple[Share, ...] = Field((), max_length=40)
     pages: tuple[Page, ...] = Field(min_length=1, max_length=200)
 
     def asset(self, asset_id: str) -> Asset:

@@ -11,7 +11,7 @@ from .model import Site
 from .rules import problems_of
 
 FORMAT = "garnetfern-site"
-VERSION = 3
+VERSION = 4
 
 
 def _path(location: tuple[int | str, ...], data: Any) -> str:

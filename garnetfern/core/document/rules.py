@@ -8,6 +8,7 @@ from .block import Block
 from .bounds import address_problems, bound_problems
 from .model import Area, Band, Page, Site
 from .screens import range_problems
+from .shares import share_problems
 
 Placed = Iterator[tuple[Backdrop, str]]
 
@@ -129,6 +130,7 @@ def problems_of(site: Site, fonts: Collection[str] | None = None) -> Iterator[Pr
     """Every broken rule. `fonts` are the families that ship; None leaves them unchecked."""
     yield from bound_problems(site)
     yield from address_problems(site)
+    yield from share_problems(site)
     yield from range_problems(site.screens)
     yield from _repeated([(s.id, f"$.screens[{n}].id") for n, s in enumerate(site.screens)])
     yield from _repeated([(a.id, f"$.assets[{n}].id") for n, a in enumerate(site.assets)])

@@ -1,6 +1,6 @@
 """The least opacity of an overlay at which every reading in its area meets the requirement."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 
 import numpy as np
@@ -12,6 +12,7 @@ from ..draw.paint import paint_backdrops, whole
 from ..reading import Reader, Reading, Situation, situations
 from ..resolve.records import AreaRecord, BlockRecord, PageRecord
 from ..resolve.sheets import Sheet
+from ..telling import Told, silent
 from .kept import kept
 from .plight import quotient
 from .remedy import plain_behind
@@ -144,6 +145,45 @@ def least_opacity(reader: Reader, site: Site, page: Page, area: Area, layer: Lay
     tried = [(n / SCAN, trial.worst(n / SCAN)) for n in range(SCAN + 1)]
     nearest, worst = max(tried, key=lambda t: quotient(t[1]) if t[1] else 0.0)
     return OverlayRemedy(None, nearest, worst, _kept(trial, nearest))
+
+
+@dataclass(frozen=True)
+class Laid:
+    """An overlay on a page."""
+
+    page: Page
+    area: Area
+    layer: LayerBase
+
+
+@dataclass(frozen=True)
+class Everywhere:
+    """One opacity for an overlay on several pages: each of them with the worst reading there is on it then."""
+
+    opacity: float
+    worst: tuple[tuple[Laid, Reading | None], ...]
+    kept: float
+
+    @property
+    def suffices(self) -> bool:
+        """Whether every word on every page can be read at it."""
+        return all(reading is None or reading.meets for _, reading in self.worst)
+
+
+def least_everywhere(reader: Reader, site: Site, places: Sequence[Laid], told: Told = silent) -> Everywhere:
+    """The least opacity that serves the page that needs most. `told` hears the pages as they are looked at.
+
+    More of an overlay need not be better everywhere, so the readings are those at that opacity, not at each page's own.
+    """
+    found = []
+    for n, laid in enumerate(places):
+        told(laid.page.title, n / len(places))
+        found.append(least_opacity(reader, site, laid.page, laid.area, laid.layer))
+    opacity = max((f.opacity if f.opacity is not None else f.nearest for f in found), default=0.0)
+    trials = [_Trial(reader, site, laid.page, laid.area, laid.layer) for laid in places]
+    worst = tuple((laid, trial.worst(opacity)) for laid, trial in zip(places, trials, strict=True))
+    shares = [_kept(trial, opacity) for trial in trials]
+    return Everywhere(opacity, worst, sum(shares) / len(shares) if shares else 100.0)
 
 
 def _kept(trial: _Trial, opacity: float) -> float:

@@ -14,6 +14,7 @@ from . import pages as g
 from . import pictures as p
 from . import screens as s
 from . import sequences as q
+from . import shares as h
 from .common import Edited
 
 Edit = Annotated[
@@ -41,6 +42,11 @@ Edit = Annotated[
     | g.MovePage
     | g.NamePage
     | g.AddressPage
+    | h.SharePart
+    | h.PartAlone
+    | h.StepOut
+    | h.StepIn
+    | h.KindPage
     | p.LayPicture
     | p.ShelvePicture
     | p.ReplacePicture
@@ -78,6 +84,11 @@ PLAIN: dict[type, Callable[[Site, Any], Edited]] = {
     g.MovePage: g.move_page,
     g.NamePage: g.name_page,
     g.AddressPage: g.address_page,
+    h.SharePart: h.share_part,
+    h.PartAlone: h.part_alone,
+    h.StepOut: h.step_out,
+    h.StepIn: h.step_in,
+    h.KindPage: h.kind_page,
     p.ShelvePicture: p.shelve_picture,
     p.ReplacePicture: p.replace_picture,
     p.RemovePicture: p.remove_picture,

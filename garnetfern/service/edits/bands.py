@@ -5,6 +5,7 @@ from typing import Literal
 from pydantic import Field
 
 from ...core.document import Backdrop, Band, Column, Height, Ids, Padding, Page, Site
+from ...core.document.ids import renamed_band
 from ...core.errors import GarnetfernError
 from ..kinds.blocks import new_block
 from ..kinds.fresh import Fresh, by_light
@@ -12,8 +13,6 @@ from .common import (
     Asked,
     Edited,
     band_of,
-    copied_backdrop,
-    copied_column,
     page_of,
     with_band,
     with_page,
@@ -149,13 +148,7 @@ def duplicate_band(site: Site, asked: DuplicateBand) -> Edited:
     ends = [order.index(j.last) for j in page.joins if order.index(j.first) <= at <= order.index(j.last)]
     at = max([at, *ends])
     ids = Ids(page)
-    update = {
-        "id": ids.free(band.id),
-        "name": f"{band.name[:110]} copy",
-        "columns": tuple(copied_column(c, ids) for c in band.columns),
-        "backdrop": copied_backdrop(band.backdrop, ids),
-    }
-    copy = band.model_copy(update=update)
+    copy = renamed_band(band, ids.free).model_copy(update={"name": f"{band.name[:110]} copy"})
     bands = (*page.bands[: at + 1], copy, *page.bands[at + 1 :])
     return Edited(with_page(site, page.model_copy(update={"bands": bands})), f"Duplicate {band.name}", copy.id)
 

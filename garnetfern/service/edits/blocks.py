@@ -3,6 +3,7 @@
 from typing import Literal
 
 from ...core.document import Ids, KindOfBlock, Site
+from ...core.document.ids import renamed_block
 from ...core.errors import GarnetfernError
 from ..kinds.blocks import new_block
 from ..kinds.fresh import fresh_in
@@ -11,7 +12,6 @@ from .common import (
     Edited,
     block_of,
     column_of,
-    copied_block,
     page_of,
     with_column,
     with_page,
@@ -99,7 +99,7 @@ def duplicate_block(site: Site, asked: DuplicateBlock) -> Edited:
     """The copy is chosen then."""
     page = page_of(site, asked.page)
     column, at, block = block_of(page, asked.block)
-    copy = copied_block(block, Ids(page))
+    copy = renamed_block(block, Ids(page).free)
     blocks = (*column.blocks[: at + 1], copy, *column.blocks[at + 1 :])
     page = with_column(page, column.model_copy(update={"blocks": blocks}))
     return Edited(with_page(site, page), f"Duplicate {block.wording[:30] or 'a ' + block.kind}", copy.id)

@@ -1,11 +1,10 @@
 """What all edits share: their base, finding things, ids that are free, and putting a changed page back."""
 
 from dataclasses import dataclass
-from typing import Any
 
 from pydantic import BaseModel, ConfigDict
 
-from ...core.document import Backdrop, Band, Block, Column, Ids, Page, Site
+from ...core.document import Band, Block, Column, Page, Site
 from ...core.errors import NotFoundError
 
 
@@ -74,29 +73,3 @@ def with_column(page: Page, column: Column) -> Page:
     band, _ = column_of(page, column.id)
     columns = tuple(column if c.id == column.id else c for c in band.columns)
     return with_band(page, band.model_copy(update={"columns": columns}))
-
-
-def copied_backdrop(backdrop: Backdrop, ids: Ids) -> Backdrop:
-    """A backdrop whose layers have ids of their own; what changes under the pointer follows them."""
-    layers = tuple(x.with_ids(ids.free) for x in backdrop.layers)
-    names = {old.id: new.id for old, new in zip(backdrop.layers, layers, strict=True)}
-    over = backdrop.over
-    if over is not None:
-        over = over.model_copy(update={"layers": {names[k]: v for k, v in over.layers.items()}})
-    return backdrop.model_copy(update={"layers": layers, "over": over})
-
-
-def copied_block(block: Block, ids: Ids) -> Block:
-    """A block whose id and plate's layers are its own."""
-    update: dict[str, Any] = {"id": ids.free(block.id)}
-    if block.plate is not None:
-        plate = block.plate
-        update["plate"] = plate.model_copy(update={"backdrop": copied_backdrop(plate.backdrop, ids)})
-    return block.model_copy(update=update)
-
-
-def copied_column(column: Column, ids: Ids) -> Column:
-    """A column whose parts have ids of their own."""
-    blocks = tuple(copied_block(b, ids) for b in column.blocks)
-    backdrop = copied_backdrop(column.backdrop, ids)
-    return column.model_copy(update={"id": ids.free(column.id), "blocks": blocks, "backdrop": backdrop})

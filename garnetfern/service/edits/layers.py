@@ -4,12 +4,12 @@ from typing import Any, Literal
 
 from ...core.colour.contrast import luminance_of
 from ...core.document import Area, Backdrop, Block, Ids, Line, Page, Plate, SavedLook, Site, with_backdrop
+from ...core.document.ids import renamed_backdrop
 from ...core.errors import NotFoundError
 from .common import (
     Asked,
     Edited,
     block_of,
-    copied_backdrop,
     page_of,
     with_column,
     with_page,
@@ -101,7 +101,7 @@ def lay_look(site: Site, asked: LayLook) -> Edited:
     if look is None:
         raise NotFoundError(f"There is no saved look {asked.look!r} in this site.")
     cleared = with_backdrop(page, area.id, Backdrop())
-    copied = copied_backdrop(look.backdrop, Ids(cleared))
+    copied = renamed_backdrop(look.backdrop, Ids(cleared).free)
     laid = copied.model_copy(update={"base": copied.base or area.backdrop.base})
     page = with_backdrop(page, area.id, laid)
     chosen = laid.layers[-1].id if laid.layers else "base"

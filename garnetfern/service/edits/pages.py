@@ -5,11 +5,11 @@ from typing import Literal
 from pydantic import Field
 
 from ...core.css.escape import file_part
-from ...core.document import Ids, Page, Site
+from ...core.document import Ids, Page, Site, renamed
 from ...core.document.addresses import file_of, links_to, with_links
 from ...core.errors import GarnetfernError, NotFoundError
 from ..kinds.starts import STARTS, Maker
-from .common import Asked, Edited, copied_backdrop, copied_column, page_of, with_page
+from .common import Asked, Edited, page_of, with_page
 
 ENDS = ("header", "footer")
 
@@ -99,32 +99,12 @@ def _free_title(wanted: str, taken: set[str]) -> str:
 
 def _copied(page: Page, ids: Ids, only: tuple[str, ...] | None = None) -> Page:
     """A page's parts with ids that a page of its own can have; of some roles only."""
-    bands, names = [], {}
-    for band in page.bands:
-        if only is not None and band.role not in only:
-            continue
-        name = ids.free(band.id)
-        names[band.id] = name
-        parts = {
-            "columns": tuple(copied_column(c, ids) for c in band.columns),
-            "backdrop": copied_backdrop(band.backdrop, ids),
-        }
-        bands.append(band.model_copy(update={"id": name, **parts}))
-    joins = tuple(
-        join.model_copy(
-            update={
-                "id": ids.free(join.id),
-                "first": names[join.first],
-                "last": names[join.last],
-                "backdrop": copied_backdrop(join.backdrop, ids),
-            }
-        )
-        for join in page.joins
-        if join.first in names and join.last in names
-    )
-    return page.model_copy(
-        update={"bands": tuple(bands), "joins": joins, "backdrop": copied_backdrop(page.backdrop, ids)}
-    )
+    if only is not None:
+        bands = tuple(band for band in page.bands if band.role in only)
+        there = {band.id for band in bands}
+        joins = tuple(join for join in page.joins if {join.first, join.last} <= there)
+        page = page.model_copy(update={"bands": bands, "joins": joins})
+    return renamed(page, ids.free)
 
 
 def _put(site: Site, page: Page, at: int) -> Site:
@@ -171,7 +151,8 @@ def remove_page(site: Site, asked: RemovePage) -> Edited:
     if len(site.pages) == 1:
         raise LastPageError(f"{site.pages[0].title} is the only page; a site has one at least. Nothing was removed.")
     page, count = site.pages[at], links_to(site, asked.page)
-    left = site.model_copy(update={"pages": (*site.pages[:at], *site.pages[at + 1 :])})
+    shares = tuple(s.model_copy(update={"out": tuple(p for p in s.out if p != page.id)}) for s in site.shares)
+    left = site.model_copy(update={"pages": (*site.pages[:at], *site.pages[at + 1 :]), "shares": shares})
     dead = "" if count == 0 else f"; {count} {'link leads' if count == 1 else 'links lead'} nowhere now"
     return Edited(with_links(site, left), f"Remove {page.title}{dead}", left.pages[max(0, at - 1)].id)
 

@@ -32,7 +32,7 @@ def empty_site() -> Site:
     page = {"id": "home", "slug": "home", "title": "Home", "backdrop": {"base": "#ffffff"}, "bands": [banner]}
     document = {
         "format": "garnetfern-site",
-        "version": 2,
+        "version": 4,
         "name": "My site",
         "palette": ["#ffffff", "#f4efe4", "#33413a", "#141b17"],
         "screens": SCREENS,

@@ -5,6 +5,7 @@ from collections import OrderedDict
 from threading import Lock
 
 from ...core.document import Site, read_site
+from ...core.document.shares import alike
 from ...core.errors import StaleError
 from ...core.resolve.fonts import FontBook
 from ...store import State
@@ -54,4 +55,6 @@ class Present:
         if known is None:
             raise StaleError(revision, now)
         packed, site = known
-        return read_site(patched(pickle.loads(packed), patch, len(packed)), self._names()) if patch else site
+        if not patch:
+            return site
+        return alike(site, read_site(patched(pickle.loads(packed), patch, len(packed)), self._names()))

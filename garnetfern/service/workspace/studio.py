@@ -9,6 +9,7 @@ from typing import Any, TypeVar
 from ...core.css import EmittedPage, EmittedRule, Urls, emit_page, emit_rule
 from ...core.document import Area, Asset, Page, Site, read_site
 from ...core.document.addresses import file_of, links_to
+from ...core.document.shares import alike
 from ...core.errors import NotFoundError
 from ...core.picture import Facts
 from ...core.plain import tidied
@@ -95,6 +96,10 @@ class Studio(Shelved):
         return self._keep(based_on, site, label)
 
     def _keep(self, based_on: int, site: Site, label: str) -> State:
+        """Keep a site as one step, what pages share brought into line."""
+        lined_up = alike(self.site() if not self.history.empty() else None, site)
+        if lined_up is not site:
+            site = read_site(lined_up.model_dump(mode="json"), self.fonts.names())
         return self._kept(self.history.change(based_on, site.model_dump(mode="json"), tidied(label, 200)))
 
     def _kept(self, state: State) -> State:

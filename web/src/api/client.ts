@@ -7,6 +7,7 @@ import type {
   Colour,
   Crop,
   DailyCopy,
+  EverywhereLine,
   CropFacts,
   Edit,
   Font,
@@ -28,6 +29,7 @@ import type {
   ScreenAreas,
   SituationLine,
   SlotView,
+  SharesFound,
   SiteName,
   SitesFound,
   Spot,
@@ -142,6 +144,11 @@ export const nameSite = (site: string, revision: number, name: string) =>
       }),
     }),
   );
+/** What is the same on which pages. */
+export const shares = () => get<SharesFound>('/api/shares');
+/** An overlay on every page: which is looked at, then the whole. */
+export const overlayEverywhere = (asked: AskedLayer, signal: AbortSignal) =>
+  lines<EverywhereLine>('/api/overlay-everywhere', asked, signal);
 export const shelf = () => get<Picture[]>('/api/shelf');
 export const stock = (word: string, colour: string, shape: string) =>
   get<Stock[]>(`/api/stock?${new URLSearchParams({ word, colour, shape })}`);

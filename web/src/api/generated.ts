@@ -191,6 +191,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shares": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Shares */
+        get: operations["shares_api_shares_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/film": {
         parameters: {
             query?: never;
@@ -774,6 +791,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/overlay-everywhere": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Everywhere
+         * @description The same on all pages: which is looked at, then the whole.
+         */
+        post: operations["everywhere_api_overlay_everywhere_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rule": {
         parameters: {
             query?: never;
@@ -1340,7 +1377,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Edit */
-            edit: components["schemas"]["AddBand"] | components["schemas"]["RemoveBand"] | components["schemas"]["MoveBand"] | components["schemas"]["DuplicateBand"] | components["schemas"]["SetColumns"] | components["schemas"]["AddBlock"] | components["schemas"]["RemoveBlock"] | components["schemas"]["MoveBlock"] | components["schemas"]["DuplicateBlock"] | components["schemas"]["JoinBands"] | components["schemas"]["PartBands"] | components["schemas"]["CopyLayer"] | components["schemas"]["SaveLook"] | components["schemas"]["LayLook"] | components["schemas"]["AddPlate"] | components["schemas"]["AddScreen"] | components["schemas"]["RemoveScreen"] | components["schemas"]["SameEverywhere"] | components["schemas"]["AddPage"] | components["schemas"]["CopyPage"] | components["schemas"]["RemovePage"] | components["schemas"]["MovePage"] | components["schemas"]["NamePage"] | components["schemas"]["AddressPage"] | components["schemas"]["LayPicture"] | components["schemas"]["ShelvePicture"] | components["schemas"]["ReplacePicture"] | components["schemas"]["RemovePicture"] | components["schemas"]["FollowAdvice"] | components["schemas"]["BestFocal"] | components["schemas"]["LayIn"] | components["schemas"]["TakeTurns"] | components["schemas"]["EndTurns"];
+            edit: components["schemas"]["AddBand"] | components["schemas"]["RemoveBand"] | components["schemas"]["MoveBand"] | components["schemas"]["DuplicateBand"] | components["schemas"]["SetColumns"] | components["schemas"]["AddBlock"] | components["schemas"]["RemoveBlock"] | components["schemas"]["MoveBlock"] | components["schemas"]["DuplicateBlock"] | components["schemas"]["JoinBands"] | components["schemas"]["PartBands"] | components["schemas"]["CopyLayer"] | components["schemas"]["SaveLook"] | components["schemas"]["LayLook"] | components["schemas"]["AddPlate"] | components["schemas"]["AddScreen"] | components["schemas"]["RemoveScreen"] | components["schemas"]["SameEverywhere"] | components["schemas"]["AddPage"] | components["schemas"]["CopyPage"] | components["schemas"]["RemovePage"] | components["schemas"]["MovePage"] | components["schemas"]["NamePage"] | components["schemas"]["AddressPage"] | components["schemas"]["SharePart"] | components["schemas"]["PartAlone"] | components["schemas"]["StepOut"] | components["schemas"]["StepIn"] | components["schemas"]["KindPage"] | components["schemas"]["LayPicture"] | components["schemas"]["ShelvePicture"] | components["schemas"]["ReplacePicture"] | components["schemas"]["RemovePicture"] | components["schemas"]["FollowAdvice"] | components["schemas"]["BestFocal"] | components["schemas"]["LayIn"] | components["schemas"]["TakeTurns"] | components["schemas"]["EndTurns"];
         };
         /**
          * AskedLayer
@@ -2363,6 +2400,47 @@ export interface components {
             delay: number;
         };
         /**
+         * EverywhereLine
+         * @description An overlay on all pages.
+         */
+        EverywhereLine: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "found";
+            found: components["schemas"]["EverywhereView"];
+        };
+        /**
+         * EverywhereLines
+         * @description One of the lines about an overlay on all pages.
+         */
+        EverywhereLines: {
+            /** Line */
+            line: components["schemas"]["DoingLine"] | components["schemas"]["EverywhereLine"] | components["schemas"]["ProblemLine"];
+        };
+        /**
+         * EverywhereView
+         * @description What the strength is, in a sentence with the worst reading over all pages, and the exact change as one step.
+         *     `pages` are those that it changes; `without` those that have no such layer.
+         */
+        EverywhereView: {
+            /** Opacity */
+            opacity: number;
+            /** Suffices */
+            suffices: boolean;
+            /** Sentence */
+            sentence: string;
+            /** Patch */
+            patch: {
+                [key: string]: unknown;
+            }[];
+            /** Pages */
+            pages: string[];
+            /** Without */
+            without: string[];
+        };
+        /**
          * FilmFile
          * @description A file for visitors: for phones or for wider screens, its codec, size in px, weight, and whether it fits.
          */
@@ -2925,6 +3003,21 @@ export interface components {
             framed: boolean;
         };
         /**
+         * KindPage
+         * @description What kind of page it is; a kind that is new is added to the site's.
+         */
+        KindPage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "kind-page";
+            /** Page */
+            page: string;
+            /** Word */
+            word: string;
+        };
+        /**
          * LayIn
          * @description Lay a layer in at a place of the build-up, with ids that nothing on the page has.
          */
@@ -3455,6 +3548,11 @@ export interface components {
             slug: string;
             /** Title */
             title: string;
+            /**
+             * Kind
+             * @default page
+             */
+            kind: string;
             /** Width */
             width?: string | null;
             /**
@@ -3474,6 +3572,42 @@ export interface components {
              * @default []
              */
             joins: components["schemas"]["Join"][];
+        };
+        /**
+         * PagePart
+         * @description A part of a page. `state`: `own` where nothing is shared, `shared`, `out` where the page stepped out, `none`
+         *     where the page cannot have it. `pages` are those that a change here changes; `areas` the ids of the part.
+         */
+        PagePart: {
+            /** Part */
+            part: string;
+            /** Name */
+            name: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "own" | "shared" | "out" | "none";
+            /** Sentence */
+            sentence: string;
+            /** Pages */
+            pages: string[];
+            /** Areas */
+            areas: string[];
+            /** Kinds */
+            kinds: string[];
+        };
+        /**
+         * PageParts
+         * @description The parts of a page that can be shared.
+         */
+        PageParts: {
+            /** Page */
+            page: string;
+            /** Kind */
+            kind: string;
+            /** Parts */
+            parts: components["schemas"]["PagePart"][];
         };
         /**
          * PageRow
@@ -3526,6 +3660,24 @@ export interface components {
             box: components["schemas"]["Crop"];
         };
         /**
+         * PartAlone
+         * @description A part is each page's own again; every page keeps what it has.
+         */
+        PartAlone: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "part-alone";
+            /** Page */
+            page: string;
+            /**
+             * Part
+             * @enum {string}
+             */
+            part: "header" | "footer" | "outer" | "banner" | "behind";
+        };
+        /**
          * PartBands
          * @description Take a join apart; its backdrop goes to the band that was tallest in it, the last one.
          */
@@ -3539,6 +3691,18 @@ export interface components {
             page: string;
             /** Join */
             join: string;
+        };
+        /**
+         * PartView
+         * @description A part that can be shared.
+         */
+        PartView: {
+            /** Part */
+            part: string;
+            /** Name */
+            name: string;
+            /** Note */
+            note: string;
         };
         /**
          * PatternLayer
@@ -4351,6 +4515,68 @@ export interface components {
             gradient?: components["schemas"]["Gradient"] | null;
         };
         /**
+         * Share
+         * @description A part that is the same on all pages, or on those of some kinds, but for pages that stepped out.
+         *
+         *     `outer` is a page's own backdrop and width; `banner` the style of its first banner; `behind` the backdrop that runs
+         *     from the top behind header and banner.
+         */
+        Share: {
+            /**
+             * Part
+             * @enum {string}
+             */
+            part: "header" | "footer" | "outer" | "banner" | "behind";
+            /**
+             * Kinds
+             * @description none: pages of every kind
+             * @default []
+             */
+            kinds: string[];
+            /**
+             * Out
+             * @default []
+             */
+            out: string[];
+        };
+        /**
+         * SharePart
+         * @description From now on a part is that of this page on all pages, or on those of some kinds.
+         */
+        SharePart: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "share-part";
+            /** Page */
+            page: string;
+            /**
+             * Part
+             * @enum {string}
+             */
+            part: "header" | "footer" | "outer" | "banner" | "behind";
+            /**
+             * Kinds
+             * @default []
+             */
+            kinds: string[];
+        };
+        /**
+         * SharesView
+         * @description All parts, what they are on each page, and the kinds of page with the number of pages of each.
+         */
+        SharesView: {
+            /** Parts */
+            parts: components["schemas"]["PartView"][];
+            /** Pages */
+            pages: components["schemas"]["PageParts"][];
+            /** Kinds */
+            kinds: {
+                [key: string]: number;
+            };
+        };
+        /**
          * ShelvePicture
          * @description Put a picture that was handed in onto the shelf, without showing it anywhere.
          */
@@ -4375,10 +4601,10 @@ export interface components {
             format: "garnetfern-site";
             /**
              * Version
-             * @default 3
+             * @default 4
              * @constant
              */
-            version: 3;
+            version: 4;
             /** Name */
             name: string;
             /**
@@ -4435,6 +4661,21 @@ export interface components {
              * @default []
              */
             visits: components["schemas"]["Visits"][];
+            /**
+             * Kinds
+             * @default [
+             *       "home",
+             *       "page",
+             *       "list",
+             *       "article"
+             *     ]
+             */
+            kinds: string[];
+            /**
+             * Shares
+             * @default []
+             */
+            shares: components["schemas"]["Share"][];
             /** Pages */
             pages: components["schemas"]["Page"][];
         };
@@ -4576,6 +4817,42 @@ export interface components {
             redo: string | null;
             /** Kept */
             kept: string;
+        };
+        /**
+         * StepIn
+         * @description A page that stepped out has the shared part again, in the place of its own.
+         */
+        StepIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "step-in";
+            /** Page */
+            page: string;
+            /**
+             * Part
+             * @enum {string}
+             */
+            part: "header" | "footer" | "outer" | "banner" | "behind";
+        };
+        /**
+         * StepOut
+         * @description A page's part is its own from now on.
+         */
+        StepOut: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "step-out";
+            /** Page */
+            page: string;
+            /**
+             * Part
+             * @enum {string}
+             */
+            part: "header" | "footer" | "outer" | "banner" | "behind";
         };
         /**
          * StepView
@@ -5530,6 +5807,53 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PagesView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    shares_api_shares_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharesView"];
                 };
             };
             /** @description Not Found */
@@ -7210,6 +7534,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OverlayView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    everywhere_api_overlay_everywhere_post: {
+        parameters: {
+            query?: never;
+            header?: {
+                "garnetfern-window"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedLayer"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EverywhereLines"];
                 };
             };
             /** @description Not Found */

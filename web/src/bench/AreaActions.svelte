@@ -3,8 +3,9 @@
   import type { Edit } from '../api/types';
   import Menu, { type Action, type Group } from '../parts/Menu.svelte';
   import { useBench } from '../state/context';
+  import { doings } from '../state/shared.svelte';
 
-  const { edits, selection } = useBench();
+  const { edits, selection, shared } = useBench();
 
   const page = $derived(selection.page?.id ?? '');
   const band = $derived(
@@ -68,6 +69,16 @@
         );
       if (joins.length > 0) found.push({ title: 'One picture behind two bands', actions: joins });
     }
+    const part = shared.partOf(page, selection.area?.id);
+    if (part)
+      found.push({
+        title: part.name,
+        actions: doings(shared, page, part).map((one) => ({
+          id: one.id,
+          name: one.name,
+          run: () => void edits.edit(one.edit, undefined, false),
+        })),
+      });
     const join = selection.area?.join;
     if (join)
       found.push({

@@ -25,6 +25,14 @@
         views: ['situations'],
         stop: () => run.stop(),
       });
+    if (findings.everywhere.share !== null)
+      found.push({
+        id: 'everywhere',
+        name: 'Looking at every page',
+        share: findings.everywhere.share,
+        views: ['bench'],
+        stop: () => findings.everywhere.stop(),
+      });
     if (ways.open && ways.share < 1)
       found.push({
         id: 'ways',

@@ -4,7 +4,9 @@
   import type { Page, PageRow } from '../api/types';
   import Field from '../parts/Field.svelte';
   import NameField from '../parts/NameField.svelte';
+  import Menu from '../parts/Menu.svelte';
   import { useBench } from '../state/context';
+  import { doings } from '../state/shared.svelte';
 
   type Props = {
     page: Page;
@@ -19,7 +21,23 @@
     turn: (id: string) => void;
   };
   let { page, row, number, count, chosen, open, move, turn }: Props = $props();
-  const { edits } = useBench();
+  const { edits, shared } = useBench();
+
+  const parts = $derived(shared.partsOf(page.id));
+  const same = $derived(parts.filter((part) => part.state === 'shared').length);
+  const sharing = $derived(
+    same === 0 ? 'Shares nothing' : same === 1 ? 'Shares 1 part' : `Shares ${same} parts`,
+  );
+  const groups = $derived(
+    parts.flatMap((part) => {
+      const actions = doings(shared, page.id, part).map((one) => ({
+        id: `${part.part} ${one.id}`,
+        name: one.name,
+        run: () => void edits.edit(one.edit, undefined, false),
+      }));
+      return actions.length > 0 ? [{ title: part.name, actions }] : [];
+    }),
+  );
 
   function key(event: KeyboardEvent): void {
     const by = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
@@ -77,6 +95,18 @@
       >{row.links === 1 ? '1 link leads here' : `${row.links} links lead here`}</span
     >
   {/if}
+</div>
+<div class="flex items-center gap-2 pt-1 text-small">
+  <Field
+    label="Kind of {page.title}"
+    hideLabel
+    width="110px"
+    value={page.kind ?? 'page'}
+    maxlength={40}
+    note="A word of your own: home, list, article, … What pages of one kind share is changed once"
+    keep={(word) => edits.edit({ kind: 'kind-page', page: page.id, word }, undefined, false)}
+  />
+  <Menu label="What {page.title} shares" {groups} name={sharing} says="Shared parts of {page.title}" />
 </div>
 <div class="-ml-2 flex flex-wrap">
   <button

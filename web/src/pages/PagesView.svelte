@@ -6,7 +6,7 @@
   import { useBench } from '../state/context';
   import PageCard from './PageCard.svelte';
 
-  const { doc, edits, place, selection } = useBench();
+  const { doc, edits, place, selection, shared } = useBench();
   /** null: not fetched yet. */
   let found = $state.raw<PagesFound | null>(null);
   let failed = $state('');
@@ -15,6 +15,7 @@
   const revision = $derived(doc.state?.revision);
   $effect(() => {
     if (revision === undefined) return;
+    shared.follow();
     void fetchAll();
   });
 

@@ -7,6 +7,7 @@
   import AreaSettings from './AreaSettings.svelte';
   import BlockPicker from './BlockPicker.svelte';
   import LookSaver from './LookSaver.svelte';
+  import SharedLine from './SharedLine.svelte';
   import WordSettings from './WordSettings.svelte';
   import { useBench } from '../state/context';
 
@@ -37,6 +38,7 @@
         {#if selection.cardId === 'words'}<BlockPicker />{:else}<LookSaver />{/if}
       {/if}
     </div>
+    <SharedLine />
     {#if selection.cardId !== 'words'}
       <div class="flex flex-wrap items-center gap-x-4 pb-1">
         <Pointer />

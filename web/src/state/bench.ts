@@ -9,6 +9,7 @@ import { Movement } from './movement.svelte';
 import { Notices } from './notices.svelte';
 import { Place } from './place.svelte';
 import { Selection } from './selection.svelte';
+import { Shared } from './shared.svelte';
 import { Sight } from './sight.svelte';
 import { Uploads } from './uploads.svelte';
 import { Ways } from './ways.svelte';
@@ -28,6 +29,7 @@ export type Bench = {
   eyedropper: Eyedropper;
   work: Work;
   movement: Movement;
+  shared: Shared;
 };
 
 export function makeBench(): Bench {
@@ -43,6 +45,7 @@ export function makeBench(): Bench {
   const eyedropper = new Eyedropper(selection, notices);
   const work = new Work(notices);
   const movement = new Movement(edits, selection);
+  const shared = new Shared(doc, notices);
   return {
     notices,
     doc,
@@ -56,6 +59,7 @@ export function makeBench(): Bench {
     eyedropper,
     work,
     movement,
+    shared,
   };
 }
 

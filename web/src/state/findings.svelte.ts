@@ -3,6 +3,7 @@ import { Refused } from '../api/answer';
 import type {
   AreaView,
   BuildUp,
+  Everywhere,
   Film,
   Framing,
   Overlay,
@@ -35,6 +36,8 @@ export class Findings {
   /** Every situation, and every width, of the page; looked at when it is asked for. */
   readonly every: Long<Situations>;
   readonly run: Long<Widths>;
+  /** The chosen overlay on every page of the site. */
+  readonly everywhere: Long<Everywhere>;
   /** Which block's readings the contrast line follows; null: the one that fares worst. */
   lineBlock = $state<string | null>(null);
   private readonly reading = new Latest();
@@ -56,6 +59,7 @@ export class Findings {
     this.notices = notices;
     this.every = new Long(notices);
     this.run = new Long(notices);
+    this.everywhere = new Long(notices);
     sight.shown.listen(() => this.read());
     selection.moved.listen(() => this.turn());
   }
@@ -97,6 +101,21 @@ export class Findings {
   lookAtWidths(): Promise<void> {
     const asked = { ...this.selection.asked, patch: [] };
     return this.run.begin(this.here, (signal) => client.widths(asked, signal) as Lines<Widths>);
+  }
+
+  /** The chosen layer on every page: what the computation is kept under. */
+  get everywhereOf(): For {
+    const { area, card } = this.selection.chosen;
+    return { revision: this.doc.revision, page: `${this.selection.page?.id} ${area} ${card}` };
+  }
+
+  /** Find the one strength of an overlay that serves every page. */
+  lookEverywhere(layer: string): Promise<void> {
+    const asked = { ...this.selection.asked, patch: [], area: this.selection.area?.id ?? '', layer };
+    return this.everywhere.begin(
+      this.everywhereOf,
+      (signal) => client.overlayEverywhere(asked, signal) as Lines<Everywhere>,
+    );
   }
 
   /** What was found for another choice is not shown for this one. */
