@@ -53,7 +53,7 @@ def check(
     if report is not None:
         with telling(report):
             report.write_text(junit(rows, widths, str(site.requirement)))
-    notes = [{"page": p.slug, **note} for p in site.pages for note in notes_on(site, p, reader.fonts, pictures.flash)]
+    notes = [{"page": p.slug, **note} for p in site.visited for note in notes_on(site, p, reader.fonts, pictures.flash)]
     if as_json:
         typer.echo(json.dumps({"readings": rows, "short": len(short), "widths": widths, "notes": notes}, indent=1))
     else:

@@ -1,9 +1,11 @@
 """A bundle: pages, one stylesheet, pictures and fonts, as files that open from disk."""
 
 from collections.abc import Callable
+from datetime import date
 
 from ..document import Site
 from ..document.addresses import file_of
+from ..placement import handed_out
 from ..resolve.film import Cut
 from ..resolve.fonts import FontBook
 from ..resolve.sheets import Rendition
@@ -28,17 +30,20 @@ def bundle_files(
     urls: Urls = STANDARD,
     told: Told = silent,
     film: Callable[[Cut, str], bytes] = no_film,
+    since: date | None = None,
 ) -> dict[str, bytes]:
     """Path in the bundle to bytes. The first page is index.html; stylesheets carry a hash of their content.
 
     `picture` gives the bytes of a rendition at an address, `film` those of a film's file;
     `urls` are as seen from the stylesheets' folder.
+    `since`: the day from which on it is handed out; what rules show before is left out.
     `told` hears which page and which picture is being made, and the share of pages that are done.
     """
     files: dict[str, bytes] = {}
-    for n, page in enumerate(site.pages):
-        told(page.title, n / len(site.pages))
-        emitted = emit_page(site, page, fonts, urls)
+    pages = handed_out(site, since)
+    for n, (page, groups) in enumerate(pages):
+        told(page.title, n / len(pages))
+        emitted = emit_page(site, page, fonts, urls, groups)
         css = emitted.fonts + emitted.css
         sheet = f"css/{page.slug}-{text_hash(css)}.css"
         files[sheet] = css.encode()
@@ -50,7 +55,7 @@ def bundle_files(
                 files[file.address.removeprefix("../")] = film(cut, file.address)
         wanted = list(emission.renditions())
         for done, (asset, rendition) in enumerate(wanted):
-            told(f"{page.title}: {asset.name}", (n + done / len(wanted)) / len(site.pages))
+            told(f"{page.title}: {asset.name}", (n + done / len(wanted)) / len(pages))
             for file in urls.files(asset, rendition):
                 name = file.address.removeprefix("../")
                 if name not in files:

@@ -1,14 +1,20 @@
 """A page's markup. Everything the owner has written is escaped."""
 
+from collections.abc import Sequence
+
 from ..document import Backdrop, Band, Column, Page, ever_visible
+from ..placement.static import Group
 from ..resolve.control import Control, pickable
 from .blocks import block_markup
+from .choice import chosen
 from .escape import html_words
 from .layers import layer_elements
 from .names import named
 from .pictures import Emission
 from .stop import stop_markup
 
+OUTSIDE = ("top", "end")
+"""Places before the header and behind the footer."""
 TAGS = {"header": "header", "footer": "footer"}
 
 
@@ -40,8 +46,9 @@ def _band_html(band: Band, emission: Emission, stop: str) -> str:
     return f'  <{tag} class="gf-band {named(band.id)}">\n{behind}{content}{stop}  </{tag}>\n'
 
 
-def page_body(page: Page, emission: Emission, control: Control | None) -> str:
-    """The body's markup; everything between header and footer bands stands in one main element."""
+def page_body(page: Page, emission: Emission, control: Control | None, groups: Sequence[Group] = ()) -> str:
+    """The body's markup; everything between header and footer bands stands in one main element. Bands of `groups` are
+    chosen among where the page is looked at."""
     stop = f"    {stop_markup(emission.site.language, pickable(page))}\n" if control else ""
     parts = [_behind(page.backdrop, emission, " gf-behind-page"), _heard(page.backdrop, emission)]
     parts += [_heard(j.backdrop, emission) for j in page.joins]
@@ -49,12 +56,29 @@ def page_body(page: Page, emission: Emission, control: Control | None) -> str:
         f'<div class="gf-join {named(j.id)}" aria-hidden="true">{layer_elements(j.backdrop.layers, emission)}</div>\n'
         for j in page.joins
     ]
-    bands = [band for band in page.bands if ever_visible(band)]
-    inner = [n for n, band in enumerate(bands) if band.role not in TAGS]
-    for n, band in enumerate(bands):
-        if inner and n == inner[0]:
-            parts.append('<main class="gf-main">\n')
-        parts.append(_band_html(band, emission, stop if control and band.id == control.band else ""))
-        if inner and n == inner[-1]:
-            parts.append("</main>\n")
+    markup = {b.id: _band_html(b, emission, stop if control and b.id == control.band else "")
+              for b in page.bands if ever_visible(b)}  # fmt: skip
+    entries = _entries(page, markup, groups, emission.site.zone)
+    inner = [n for n, (_, within) in enumerate(entries) if within]
+    for n, (text, _) in enumerate(entries):
+        parts.append('<main class="gf-main">\n' if inner and n == inner[0] else "")
+        parts.append(text)
+        parts.append("</main>\n" if inner and n == inner[-1] else "")
     return "".join(parts)
+
+
+def _entries(page: Page, markup: dict[str, str], groups: Sequence[Group], zone: str) -> list[tuple[str, bool]]:
+    """What stands in the body one after the other, bands and groups of them, and whether it is between the ends."""
+    group_of = {name: group for group in groups for _, names in group.candidates for name in names}
+    found: list[tuple[str, bool]] = []
+    done: set[str] = set()
+    for band in page.bands:
+        group = group_of.get(band.id)
+        if group is None:
+            if band.id in markup:
+                found.append((markup[band.id], band.role not in TAGS))
+        elif group.place not in done:
+            done.add(group.place)
+            bands = {p.page: "".join(markup.get(name, "") for name in names) for p, names in group.candidates}
+            found.append((chosen(group, zone, bands), group.place not in OUTSIDE))
+    return found

@@ -1,13 +1,16 @@
 """A page as HTML and CSS. The browser must arrive at the boxes that `resolve.page` computes."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 from ..document import ImageLayer, Page, Site, ever_visible, page_on
+from ..placement.static import Group
 from ..resolve.control import control_of, pickable
 from ..resolve.fonts import FontBook
 from ..resolve.layout import STACK_BELOW
 from .arrival import arrival_css
 from .blocks import pointed
+from .choice import WITHOUT_SCRIPT
 from .declarations import Declarations, rule
 from .escape import css_comment, css_string, css_url, html_attribute, html_text
 from .html import page_body
@@ -205,15 +208,18 @@ def font_css(page: Page, fonts: FontBook, urls: Urls) -> str:
     return text
 
 
-def emit_page(site: Site, page: Page, fonts: FontBook, urls: Urls) -> EmittedPage:
-    """A page's HTML and CSS. Everything the owner has written is escaped."""
+def emit_page(site: Site, page: Page, fonts: FontBook, urls: Urls, groups: Sequence[Group] = ()) -> EmittedPage:
+    """A page's HTML and CSS. Everything the owner has written is escaped. Bands of `groups` are chosen among where the
+    page is looked at."""
     emission = Emission(site, page, fonts, urls)
     base = page_rules(site, page, fonts)
     css = RESET + rules_text(COMMON) + rules_text(base) + _rows(page)
     css += _layer_files(emission) + _exceptions(site, page, base, fonts) + _moving(page)
     control = control_of(site, page, emission.windows) if _plays(page, emission) else None
     css += _over(site, page) + (stop_css(control, pickable(page)) if control else "") + arrival_css(page)
+    css += WITHOUT_SCRIPT if any(group.default and not group.fixed for group in groups) else ""
     seen = emission.for_page()
-    body = page_body(page, seen, control)
+    chosen = frozenset(n for g in groups if not g.fixed for _, names in g.candidates for n in names)
+    body = page_body(page, seen, control, groups)
     script = FILMS_STOP if control and any(emission.film_files()) else ""
-    return EmittedPage(page.title, site.language, font_css(page, fonts, urls), css, body, seen.preloads(), script)
+    return EmittedPage(page.title, site.language, font_css(page, fonts, urls), css, body, seen.preloads(chosen), script)

@@ -147,9 +147,10 @@ class Emission:
                     yield self.site.asset(block.asset or ""), served.once
                     yield self.site.asset(block.asset or ""), served.twice
 
-    def preloads(self) -> str:
-        """Markup that fetches the banner's lowest picture early: it is the page's largest paint."""
-        banner = next((b for b in self.page.bands if b.role == "banner"), None)
+    def preloads(self, chosen: frozenset[str] = frozenset()) -> str:
+        """Markup that fetches the banner's lowest picture early: it is the page's largest paint. What is `chosen` among
+        on the visitor's machine may never be seen, and is not fetched so."""
+        banner = next((b for b in self.page.bands if b.role == "banner" and b.id not in chosen), None)
         if banner is None:
             return ""
         order = [b.id for b in self.page.bands]

@@ -12,8 +12,8 @@ FIRST = "index.html"
 
 def file_of(site: Site, page_id: str) -> str:
     """The name of a page's file."""
-    number = next(n for n, page in enumerate(site.pages) if page.id == page_id)
-    slug = site.pages[number].slug
+    number = next(n for n, page in enumerate(site.visited) if page.id == page_id)
+    slug = site.visited[number].slug
     if number == 0:
         return FIRST
     return f"{slug}.html" if f"{slug}.html" != FIRST else "index-page.html"
@@ -55,8 +55,8 @@ def _relinked(block: Block, names: dict[str, str]) -> Block:
 
 def with_links(before: Site, after: Site) -> Site:
     """A site whose pages have changed places or addresses, with links that lead to the pages that they led to."""
-    there = {page.id for page in before.pages}
-    names = {file_of(before, p.id): file_of(after, p.id) for p in after.pages if p.id in there}
+    there = {page.id for page in before.visited}
+    names = {file_of(before, p.id): file_of(after, p.id) for p in after.visited if p.id in there}
     if all(old == new for old, new in names.items()):
         return after
     pages: tuple[Page, ...] = tuple(each_block(page, lambda b: _relinked(b, names)) for page in after.pages)

@@ -12,6 +12,7 @@ from .base import Colour, Identifier, Model, Name
 from .block import Align, Block
 from .gradient import Gradient
 from .length import SizeText
+from .placing import Placed
 from .plate import Padding
 from .screens import Screen, at_screen
 
@@ -105,6 +106,7 @@ class Page(Model):
     slug: str = Field(pattern=r"^[a-z0-9][a-z0-9-]{0,60}$")
     title: Name
     kind: Name = "page"
+    loose: bool = Field(False, description="kept for its bands, which rules show on other pages")
     width: SizeText | None = None
     backdrop: Backdrop = Backdrop(base="#ffffff")
     bands: tuple[Band, ...] = Field((), max_length=60)
@@ -262,7 +264,14 @@ class Site(Model):
     visits: tuple[Visits, ...] = Field((), max_length=400, description="none: the table that ships")
     kinds: tuple[Name, ...] = Field(("home", "page", "list", "article"), min_length=1, max_length=40)
     shares: tuple[Share, ...] = Field((), max_length=40)
+    zone: str = Field("UTC", max_length=60, description="whose days rules mean: a time zone's IANA name")
+    placed: tuple[Placed, ...] = Field((), max_length=100, description="the first that could stand wins")
     pages: tuple[Page, ...] = Field(min_length=1, max_length=200)
+
+    @property
+    def visited(self) -> tuple[Page, ...]:
+        """The pages that visitors come to."""
+        return tuple(page for page in self.pages if not page.loose)
 
     def asset(self, asset_id: str) -> Asset:
         """The asset of this id; the document guarantees that every layer's is there."""

@@ -7,6 +7,7 @@ from .backdrop import Backdrop
 from .block import Block
 from .bounds import address_problems, bound_problems
 from .model import Area, Band, Page, Site
+from .placing import placing_problems, zone_of
 from .screens import range_problems
 from .shares import share_problems
 
@@ -126,11 +127,26 @@ def _fit_problems(site: Site) -> Iterator[Problem]:
         seen.add((fit.slot, fit.asset))
 
 
+def _placing_problems(site: Site) -> Iterator[Problem]:
+    visited = {page.id for page in site.visited}
+    loose = {page.id for page in site.pages} - visited
+    if not visited:
+        yield Problem("pages", "A site has one page at least that visitors come to.", "$.pages")
+    if any(page.loose for page in site.pages[: len(visited)]):
+        yield Problem("pages", "Loose pages stand behind those that visitors come to.", "$.pages")
+    yield from placing_problems(site.placed, loose, visited, set(site.kinds))
+    try:
+        zone_of(site.zone)
+    except ValueError as error:
+        yield Problem("zone", str(error), "$.zone")
+
+
 def problems_of(site: Site, fonts: Collection[str] | None = None) -> Iterator[Problem]:
     """Every broken rule. `fonts` are the families that ship; None leaves them unchecked."""
     yield from bound_problems(site)
     yield from address_problems(site)
     yield from share_problems(site)
+    yield from _placing_problems(site)
     yield from range_problems(site.screens)
     yield from _repeated([(s.id, f"$.screens[{n}].id") for n, s in enumerate(site.screens)])
     yield from _repeated([(a.id, f"$.assets[{n}].id") for n, a in enumerate(site.assets)])

@@ -177,7 +177,7 @@ def members(site: Site, share: Share) -> list[Page]:
     bare = PARTS[share.part].bare
     return [
         page
-        for page in site.pages
+        for page in site.visited
         if share_of(site, page, share.part) is share and page.id not in share.out and bare(page) is not None
     ]
 

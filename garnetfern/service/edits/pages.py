@@ -121,7 +121,7 @@ def add_page(site: Site, asked: AddPage) -> Edited:
     start = STARTS.get(asked.start)
     if start is None:
         raise NotFoundError(f"There is no start {asked.start!r}; there are {', '.join(STARTS)}.")
-    at = len(site.pages) if asked.after is None else _place(site, asked.after) + 1
+    at = len(site.visited) if asked.after is None else _place(site, asked.after) + 1
     name, slug, title = _named(site, "New page")
     bare = Page(id=name, slug=slug, title=title)
     model = site.pages[0] if site.pages else bare
@@ -148,7 +148,7 @@ def copy_page(site: Site, asked: CopyPage) -> Edited:
 def remove_page(site: Site, asked: RemovePage) -> Edited:
     """The page before it, or the first, is looked at then."""
     at = _place(site, asked.page)
-    if len(site.pages) == 1:
+    if len(site.visited) == 1:
         raise LastPageError(f"{site.pages[0].title} is the only page; a site has one at least. Nothing was removed.")
     page, count = site.pages[at], links_to(site, asked.page)
     shares = tuple(s.model_copy(update={"out": tuple(p for p in s.out if p != page.id)}) for s in site.shares)
@@ -160,8 +160,10 @@ def remove_page(site: Site, asked: RemovePage) -> Edited:
 def move_page(site: Site, asked: MovePage) -> Edited:
     """Links go on leading where they led: the first page is always the site's own address."""
     at = _place(site, asked.page)
+    if site.pages[at].loose:
+        raise NotFoundError(f"{site.pages[at].title} is no page that visitors come to.")
     rest = [*site.pages[:at], *site.pages[at + 1 :]]
-    to = min(asked.to, len(rest))
+    to = min(asked.to, len(site.visited) - 1)
     moved = site.model_copy(update={"pages": (*rest[:to], site.pages[at], *rest[to:])})
     return Edited(with_links(site, moved), f"Move {site.pages[at].title}", asked.page)
 

@@ -11,6 +11,7 @@ from ...core.css.pictures import Emission
 from ...core.css.urls import Urls
 from ...core.document import Asset, Footage, Page, Site, VideoLayer
 from ...core.film.coding import CODECS, Codec
+from ...core.placement import handed_out
 from ...core.reading.flashes import Flash
 from ...core.resolve.film import Cut
 from ...core.resolve.fonts import FontBook
@@ -68,7 +69,7 @@ def flash_sentence(name: str, flash: Flash | None) -> str | None:
 def cuts_of(site: Site, fonts: FontBook) -> dict[Cut, Asset]:
     """Every file that the site's films are needed as, whatever its codec, once."""
     found: dict[Cut, Asset] = {}
-    for page in site.pages:
+    for page, _ in handed_out(site):
         if any(layer.films() for area in page.areas() for layer in area.backdrop.layers):
             found |= {cut: asset for asset, cut in Emission(site, page, fonts, Urls()).films()}
     return found

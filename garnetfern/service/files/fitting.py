@@ -7,6 +7,7 @@ from ...core.css.pictures import Emission
 from ...core.css.urls import File, Urls, slug_of
 from ...core.document import Asset, Page, Site
 from ...core.picture.budget import KINDS, MEDIA, FileKind, fit_to_budget
+from ...core.placement import handed_out
 from ...core.resolve.film import PHONE_BELOW
 from ...core.resolve.fonts import FontBook
 from ...core.resolve.sheets import Rendition
@@ -46,7 +47,7 @@ def wanted_of(site: Site, page: Page, fonts: FontBook) -> Iterator[Wanted]:
 def wanted(site: Site, fonts: FontBook) -> list[Wanted]:
     """Every rendition that the site's visitors need, once."""
     found: dict[Rendition, Wanted] = {}
-    for page in site.pages:
+    for page, _ in handed_out(site):
         for one in wanted_of(site, page, fonts):
             known = found.get(one.rendition)
             if known is None or one.budget < known.budget:

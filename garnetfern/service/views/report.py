@@ -5,11 +5,13 @@ from typing import Any
 from xml.etree import ElementTree as ET
 
 from ...core.colour.contrast import Requirement
-from ...core.document import Site
+from ...core.document import Page, Site
+from ...core.placement import Occasion, compositions
 from ...core.reading import Reader, situations
 from ...core.reading.widths import WidthRun, changes
 from .check import floored, reading_view
 
+DAYS = ("Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday")
 Row = dict[str, Any]
 Progress = Callable[[str, float], None]
 
@@ -19,34 +21,52 @@ def demanding(site: Site, level: Requirement | None) -> Site:
     return site if level is None else site.model_copy(update={"requirement": level})
 
 
+def said_of(occasion: Occasion) -> str:
+    """An occasion in a few words: the ISO date, the day of the week, and which visit, where it is not the first."""
+    day = f"{occasion.day} {DAYS[occasion.day.weekday()]}"
+    return day if occasion.visit == 0 else f"{day}, visit {occasion.visit + 1}"
+
+
+def composed(site: Site) -> list[tuple[str, Page]]:
+    """Every page that rules can compose, each once, named by its address and the first day that it stands so."""
+    found: list[tuple[str, Page]] = []
+    for page in site.visited:
+        every = compositions(site, page)
+        one = len(every) == 1
+        found += [(page.slug if one else f"{page.slug} on {said_of(c.occasion)}", c.page) for c in every]
+    return found
+
+
 def check_site(reader: Reader, site: Site, progress: Progress) -> list[Row]:
-    """Every block of words of every page in every situation."""
+    """Every block of words of every page that rules can compose, in every situation."""
     rows: list[Row] = []
-    for n, page in enumerate(site.pages):
+    every = composed(site)
+    for n, (slug, page) in enumerate(every):
         wanted = situations(site, page, None)
         for m, (situation, readings) in enumerate(reader.reading_of(site, page, wanted)):
-            progress(f"{page.slug}: {situation.name}", (n + m / len(wanted)) / len(site.pages))
-            rows += [{"page": page.slug, **reading_view(r, situation)} for r in readings]
+            progress(f"{slug}: {situation.name}", (n + m / len(wanted)) / len(every))
+            rows += [{"page": slug, **reading_view(r, situation)} for r in readings]
         for situation, edges in reader.edges_of(site, page, wanted):
-            rows += [{"page": page.slug, **reading_view(r, situation)} for r in edges]
+            rows += [{"page": slug, **reading_view(r, situation)} for r in edges]
     return rows
 
 
 def run_over_widths(reader: Reader, site: Site, progress: Progress) -> list[Row]:
     """Where words begin to fall short and can be read again, over every width, on every page."""
     rows: list[Row] = []
-    for n, page in enumerate(site.pages):
+    every = composed(site)
+    for n, (slug, page) in enumerate(every):
         run = WidthRun(reader, site, page)
 
-        def told(share: float, n: int = n, slug: str = page.slug) -> None:
-            progress(f"{slug}: widths", (n + share) / len(site.pages))
+        def told(share: float, n: int = n, slug: str = slug) -> None:
+            progress(f"{slug}: widths", (n + share) / len(every))
 
         points = run.run(told)
         for change in changes(points):
             ratios = {block: (ratio, need) for block, ratio, need in run.at(change.width).ratios}
             ratio, need = ratios[change.block]
             figures = {"ratio": round(ratio, 3), "shown": floored(ratio), "required": need}
-            row = {"page": page.slug, "block": change.block, "width": change.width, "short": change.short}
+            row = {"page": slug, "block": change.block, "width": change.width, "short": change.short}
             rows.append(row | figures)
     return rows
 

@@ -81,7 +81,7 @@ def shares_view(site: Site) -> SharesView:
         "parts": [{"part": part, "name": PART_NAMES[part], "note": PART_NOTES[part]} for part in PART_NAMES],
         "pages": [
             {"page": page.id, "kind": page.kind, "parts": [_part(site, page, part) for part in PART_NAMES]}
-            for page in site.pages
+            for page in site.visited
         ],
-        "kinds": {kind: sum(page.kind == kind for page in site.pages) for kind in site.kinds},
+        "kinds": {kind: sum(page.kind == kind for page in site.visited) for kind in site.kinds},
     }

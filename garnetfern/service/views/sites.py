@@ -61,14 +61,14 @@ def site_row(opened: Opened, kept: KeptSite) -> SiteRow:
     return {
         "site": kept.id,
         "name": site.name,
-        "pages": len(site.pages),
+        "pages": len(site.visited),
         "sentence": found["sentence"],
         "good": found["good"],
         "short": found["short"],
         "kept": state.kept,
         "revision": state.revision,
-        "page": site.pages[0].id,
-        "picture": content_of(site, site.pages[0]),
+        "page": site.visited[0].id,
+        "picture": content_of(site, site.visited[0]),
     }
 
 

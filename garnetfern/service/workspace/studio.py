@@ -123,7 +123,7 @@ class Studio(Shelved):
         with suppress(RoomError):
             self.room.pool.warm()
         site = self.site()
-        self.reader.read_page(site, site.pages[0])
+        self.reader.read_page(site, site.visited[0])
 
     def polite(self, kind: str, window: str = "") -> PoliteReader:
         """A reader for long computations, which gives way to edits and to a newer question of its kind and window."""
@@ -149,7 +149,7 @@ class Studio(Shelved):
             key = (content_of(site, page), file_of(site, page.id), links_to(site, page.id))
             return self.cache.get("page-row", key, lambda: page_row(reader, site, page))
 
-        return pages_view([row(page) for page in site.pages])
+        return pages_view([row(page) for page in site.visited])
 
     def page_picture(self, site: Site, page: Page) -> bytes:
         """A small true picture of a page."""
