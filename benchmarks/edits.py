@@ -9,6 +9,7 @@ from playwright.sync_api import Page, sync_playwright
 
 from garnetfern.api.local import run_locally
 from garnetfern.cli import start_site
+from garnetfern.demo import FERN_HOUSE
 
 CHROMIUM = "/usr/bin/chromium"
 EDITS = 80
@@ -123,7 +124,7 @@ def measure() -> list[str]:
         browser = play.chromium.launch(executable_path=CHROMIUM, args=["--no-sandbox", "--disable-gpu"])
         page = browser.new_page(viewport={"width": 1280, "height": 800})
         page.add_init_script(f"({WATCH})()")
-        page.goto(running.address)
+        page.goto(f"{running.address}?site={FERN_HOUSE}")
         page.get_by_role("button", name="Make it").wait_for(timeout=60_000)
         page.wait_for_timeout(1500)
         pulled = _edited(page, f"{SETTINGS} input[type=range]", _strength)

@@ -9,6 +9,7 @@ from playwright.sync_api import Page, sync_playwright
 
 from garnetfern.api.local import run_locally
 from garnetfern.cli import start_site
+from garnetfern.demo import FERN_HOUSE
 
 HOUSE = Path(__file__).resolve().parent.parent
 TARGET = HOUSE / "docs" / "screenshots"
@@ -61,9 +62,14 @@ def _tab(name: str) -> Callable[[Page], None]:
     return lambda page: page.get_by_role("tab", name=name).click()
 
 
-def _slots(page: Page) -> None:
-    _tab("Exact slots")(page)
-    page.get_by_role("button", name="Glasshouse at dawn.jpg").click()
+def _sites(page: Page) -> None:
+    page.get_by_role("button", name=re.compile("^Sites, .* is open$")).click()
+    page.locator("[data-site] img").nth(2).wait_for()
+
+
+def _calendar(page: Page) -> None:
+    _view("Calendar")(page)
+    page.get_by_role("img", name=re.compile(" on ")).wait_for()
 
 
 def _area(page: Page) -> None:
@@ -83,7 +89,7 @@ def _ways_out(page: Page) -> None:
 
 def _taken(page: Page) -> None:
     page.get_by_role("article").first.get_by_role("button", name="Do this").click()
-    page.get_by_text("Every word can be read on every screen.").wait_for()
+    page.get_by_text("Every word can be read on every screen").wait_for()
     _card("Take away")(page)
     page.get_by_text("unpacked").wait_for()
 
@@ -156,8 +162,8 @@ SHOTS: dict[str, Callable[[Page], None]] = {
     "schemes": _schemes,
     "situations": _situations,
     "shelf": _shelf,
-    "loan": _tab("Picture loan"),
-    "slots": _slots,
+    "sites": _sites,
+    "calendar": _calendar,
     "ways-out": _ways_out,
     "take-away": _taken,
     "in-place": lambda page: page.keyboard.press("v"),
@@ -176,7 +182,7 @@ def main() -> None:
         browser = play.chromium.launch(executable_path="/usr/bin/chromium", args=["--no-sandbox", "--disable-gpu"])
         for scheme in ("dark", "light"):
             page = browser.new_context(viewport=SIZE, color_scheme=scheme).new_page()  # type: ignore[arg-type]
-            page.goto(running.address)
+            page.goto(f"{running.address}?site={FERN_HOUSE}")
             page.get_by_role("button", name="Make it").wait_for(timeout=60_000)
             for name, prepare in SHOTS.items() if scheme == "light" else [("bench-dark", SHOTS["bench"])]:
                 prepare(page)

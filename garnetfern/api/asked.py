@@ -1,5 +1,6 @@
 """What the interface asks. The TypeScript types are generated from these, and from the answers of the views."""
 
+from datetime import date
 from typing import Any, Literal
 
 from pydantic import BaseModel, Field
@@ -22,9 +23,10 @@ class KeptChange(Change):
 
 
 class Asked(Change):
-    """Something to be computed on the document with a patch applied."""
+    """Something to be computed on the document with a patch applied; `day`: on the page as rules show it then."""
 
     page: str
+    day: date | None = None
 
 
 class AskedLive(Asked):

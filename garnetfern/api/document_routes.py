@@ -9,6 +9,7 @@ from fastapi.responses import StreamingResponse
 from .. import __version__
 from ..core.css import EmittedPage, EmittedRule
 from ..core.document import pointed_at, stilled
+from ..core.placement import shown_by_rules
 from ..service.runtime.told import told_lines
 from ..service.views.build_up import BuildUp, BuildUpView
 from ..service.views.check import ReadingsView, check_page, verdict
@@ -21,6 +22,9 @@ from . import models as m
 from .answers import problem_of, taken
 from .lines import found_line, streamed
 from .versions import Have, Versions, Window
+
+WITHOUT_RULES = ", without what rules show"
+"""What is not looked at where no day is chosen."""
 
 
 def _in_lines(page: EmittedPage) -> dict[str, list[str]]:
@@ -62,7 +66,7 @@ def document_routes(studio: Studio, versions: Versions) -> APIRouter:
     def live(body: a.AskedLive, have: Have = None) -> Any:
         with studio.manners.hurry():
             site = studio.asked(body.patch, body.revision)
-            found = studio.page(site, body.page)
+            found = studio.page(site, body.page, body.day)
             met = page_met(site, found, body.situation) if body.situation else found
             met = pointed_at(met) if body.pointed else met
             page = studio.emitted(site, stilled(met) if body.still else met)
@@ -84,14 +88,15 @@ def computing_routes(studio: Studio, versions: Versions) -> APIRouter:
     def readings(body: a.Asked, have: Have = None) -> Any:
         with studio.manners.hurry():
             site = studio.asked(body.patch, body.revision)
-            page = studio.page(site, body.page)
+            page = studio.page(site, body.page, body.day)
             found = check_page(studio.reader, site, page)
-            return versions.answer({"readings": found, **verdict(site, page, found)}, have)
+            reserve = WITHOUT_RULES if body.day is None and shown_by_rules(site, page) else ""
+            return versions.answer({"readings": found, **verdict(site, page, found, reserve)}, have)
 
     @api.post("/build-up", response_model=BuildUpView)
     def build_up(body: a.AskedBuildUp, window: Window = "", have: Have = None) -> Any:
         site = studio.asked(body.patch, body.revision)
-        page = studio.page(site, body.page)
+        page = studio.page(site, body.page, body.day)
         area, reader = studio.area(page, body.area), studio.polite("build-up", window)
         of = (body.page, body.area, body.block)
         found = studio.remembered("build-up", site, of, lambda: BuildUp(reader, site, page, area).cards(body.block))
@@ -100,7 +105,7 @@ def computing_routes(studio: Studio, versions: Versions) -> APIRouter:
     @api.post("/overlay", response_model=OverlayView)
     def overlay(body: a.AskedLayer, window: Window = "") -> Any:
         site = studio.asked(body.patch, body.revision)
-        page = studio.page(site, body.page)
+        page = studio.page(site, body.page, body.day)
         area, reader = studio.area(page, body.area), studio.polite("overlay", window)
         of = (body.page, body.area, body.layer)
         return studio.remembered("overlay", site, of, lambda: overlay_remedy(reader, site, page, area, body.layer))

@@ -43,7 +43,7 @@ def look_routes(studio: Studio) -> APIRouter:
     @api.post("/blends", response_model=BlendLooks)
     def blends(body: a.AskedLayer, window: Window = "") -> Any:
         site = studio.asked(body.patch, body.revision)
-        page = studio.page(site, body.page)
+        page = studio.page(site, body.page, body.day)
         area = studio.area(page, body.area)
         return JSONResponse(blend_looks(studio.polite("blends", window), site, page, area, body.layer))
 
@@ -54,12 +54,12 @@ def look_routes(studio: Studio) -> APIRouter:
     @api.post("/colour-at", response_model=SpotView)
     def colour_at(body: a.AskedSpot) -> Any:
         site = studio.asked(body.patch, body.revision)
-        return colour_view(studio.reader, site, studio.page(site, body.page), body.screen, body.x, body.y)
+        return colour_view(studio.reader, site, studio.page(site, body.page, body.day), body.screen, body.x, body.y)
 
     @api.post("/picture-colours", response_model=list[str])
     def colours_of_pictures(body: a.AskedArea) -> Any:
         site = studio.asked(body.patch, body.revision)
-        page = studio.page(site, body.page)
+        page = studio.page(site, body.page, body.day)
         return picture_colours(site, page, studio.area(page, body.area), studio.looks)
 
     @api.get("/schemes", response_model=list[SchemeCard])

@@ -41,12 +41,12 @@ def area_routes(studio: Studio, versions: Versions) -> APIRouter:
     @api.post("/areas", response_model=list[ScreenAreas])
     def areas(body: a.Asked, have: Have = None) -> Any:
         site = studio.asked(body.patch, body.revision)
-        return versions.answer(area_views(site, studio.page(site, body.page), studio.fonts), have)
+        return versions.answer(area_views(site, studio.page(site, body.page, body.day), studio.fonts), have)
 
     @api.post("/framing", response_model=FramingView)
     def frames(body: a.AskedLayer, have: Have = None) -> Any:
         site = studio.asked(body.patch, body.revision)
-        page = studio.page(site, body.page)
+        page = studio.page(site, body.page, body.day)
         return versions.answer(framing(site, page, body.area, body.layer, studio.looks, studio.fonts), have)
 
     return api

@@ -1,5 +1,6 @@
 """Routes about situations, widths and ways out. Long answers come line by line, as their parts are found."""
 
+from datetime import UTC, date, datetime, timedelta
 from typing import Any
 
 from fastapi import APIRouter, Request
@@ -7,7 +8,9 @@ from fastapi.concurrency import run_in_threadpool
 from fastapi.responses import StreamingResponse
 
 from ..core.document import Asset
+from ..core.placement import day_of
 from ..service.runtime.told import told_lines
+from ..service.views.calendar import CalendarView, calendar_view
 from ..service.views.every_situation import situations_view, width_view
 from ..service.views.film import FilmView, film_view
 from ..service.views.pages import PagesView
@@ -33,7 +36,7 @@ def remedy_routes(studio: Studio) -> APIRouter:
     @api.post("/situations", response_model=m.SituationLines)
     def every_situation(body: a.Asked, window: Window = "") -> StreamingResponse:
         site = studio.asked(body.patch, body.revision)
-        page, reader = studio.page(site, body.page), studio.polite("situations", window)
+        page, reader = studio.page(site, body.page, body.day), studio.polite("situations", window)
         return streamed(
             told_lines(lambda told: found_line(situations_view(reader, site, page, studio.films.flash, told)))
         )
@@ -41,12 +44,19 @@ def remedy_routes(studio: Studio) -> APIRouter:
     @api.post("/widths", response_model=m.WidthLines)
     def widths(body: a.Asked, window: Window = "") -> StreamingResponse:
         site = studio.asked(body.patch, body.revision)
-        page, reader = studio.page(site, body.page), studio.polite("widths", window)
+        page, reader = studio.page(site, body.page, body.day), studio.polite("widths", window)
         return streamed(told_lines(lambda told: found_line(width_view(reader, site, page, told))))
 
     @api.get("/pages", response_model=PagesView)
     def pages(window: Window = "") -> Any:
         return studio.pages(studio.site(), window)
+
+    @api.get("/calendar", response_model=CalendarView)
+    def calendar(first: date | None = None) -> Any:
+        """Eight weeks from a day on; by itself from the Monday of this week."""
+        site = studio.site()
+        today = day_of(site, datetime.now(UTC))
+        return calendar_view(site, first or today - timedelta(today.weekday()), today)
 
     @api.get("/shares", response_model=SharesView)
     def shares() -> Any:
@@ -55,12 +65,12 @@ def remedy_routes(studio: Studio) -> APIRouter:
     @api.post("/film", response_model=FilmView)
     def film(body: a.AskedLayer) -> Any:
         site = studio.asked(body.patch, body.revision)
-        return film_view(studio.films, site, studio.page(site, body.page), body.area, body.layer)
+        return film_view(studio.films, site, studio.page(site, body.page, body.day), body.area, body.layer)
 
     @api.post("/time-line", response_model=TimeLine)
     def times(body: a.AskedLayer, window: Window = "") -> Any:
         site = studio.asked(body.patch, body.revision)
-        page, reader = studio.page(site, body.page), studio.polite("time-line", window)
+        page, reader = studio.page(site, body.page, body.day), studio.polite("time-line", window)
         of = (body.page, body.area, body.layer)
         return studio.remembered("time-line", site, of, lambda: time_line(reader, site, page, body.area, body.layer))
 

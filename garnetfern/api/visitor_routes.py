@@ -2,6 +2,7 @@
 
 import re
 from dataclasses import replace
+from datetime import date
 from typing import Annotated
 
 from fastapi import APIRouter, HTTPException, Query
@@ -42,9 +43,9 @@ def visitor_routes(studio: Studio) -> APIRouter:
         return FileResponse(path, media_type="video/mp4", headers=FOREVER)
 
     @routes.get("/page-pictures/{page}/{content}")
-    def page_image(page: str, content: str) -> Response:
+    def page_image(page: str, content: str, day: date | None = None) -> Response:
         site = studio.site()
-        found = studio.page(site, page)
+        found = studio.page(site, page, day)
         fresh = FOREVER if content == content_of(site, found) else FRESH
         return Response(studio.page_picture(site, found), media_type="image/jpeg", headers=fresh)
 

@@ -24,7 +24,7 @@ from ..service.files.memory import MemoryPictures
 from ..service.views.report import check_site, demanding, junit, run_over_widths, summed, table, width_table
 from ..service.views.vouching import notes_on
 from ..store.files import write_whole
-from .common import SiteArgument, app, fail, opened, page_of, painted, progress, telling
+from .common import OnOption, SiteArgument, app, fail, on_day, opened, page_of, painted, progress, telling
 
 
 @app.command()
@@ -35,13 +35,14 @@ def check(
     width_run: Annotated[bool, typer.Option("--width-run", help="every width from 320 to 2560 px as well")] = False,
     report: Annotated[Path | None, typer.Option("--junit", help="write JUnit XML there")] = None,
     every: Annotated[bool, typer.Option("--all", help="every reading, not only what falls short")] = False,
+    on: OnOption = None,
 ) -> None:
-    """Check every block of words in every situation: what falls short, by page, then the sum.
+    """Check every block of words in every situation, on every page that rules compose: what falls short, then the sum.
 
     Exit code 1: some fall short; 2: it cannot be checked.
     """
     found = opened(file)
-    site = demanding(found.site, require)
+    site = on_day(demanding(found.site, require), on)
     pictures = MemoryPictures(found.pictures)
     reader = Reader(shipped_fonts(), pictures)
     say = progress()
@@ -93,14 +94,13 @@ def render(
 
 
 @app.command()
-def emit(file: SiteArgument, out: Annotated[Path, typer.Option()]) -> None:
+def emit(file: SiteArgument, out: Annotated[Path, typer.Option()], on: OnOption = None) -> None:
     """Write the site as HTML, CSS, pictures, films and fonts into a folder."""
     found = opened(file)
+    site = on_day(found.site, on)
     pictures, fonts, say = MemoryPictures(found.pictures), shipped_fonts(), progress()
-    coded, film = coded_at_once(shared_room(), pictures.film_path, found.site, fonts, say)
-    files = bundle_files(
-        found.site, fonts, pictures.file, font_bytes, replace(STANDARD, coded=coded), lambda *_: None, film
-    )
+    coded, film = coded_at_once(shared_room(), pictures.film_path, site, fonts, say)
+    files = bundle_files(site, fonts, pictures.file, font_bytes, replace(STANDARD, coded=coded), lambda *_: None, film)
     say("done\n", 1.0)
     with telling(out):
         for name, data in files.items():

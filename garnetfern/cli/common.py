@@ -4,6 +4,7 @@ import os
 import sys
 from collections.abc import Iterator
 from contextlib import contextmanager
+from datetime import datetime
 from pathlib import Path
 from typing import Annotated, NoReturn
 
@@ -11,6 +12,7 @@ import typer
 
 from ..core.document import Page, Site
 from ..core.errors import DocumentError, GarnetfernError
+from ..core.placement import site_on
 from ..fonts import shipped_fonts
 from ..service.files.site_file import SiteFile, unpack_site_file
 from ..service.views.report import Progress
@@ -60,6 +62,17 @@ def opened(file: Path) -> SiteFile:
     """A site file, read and checked."""
     with telling(file):
         return unpack_site_file(file.read_bytes(), shipped_fonts().names())
+
+
+OnOption = Annotated[
+    datetime | None,
+    typer.Option("--on", formats=["%Y-%m-%d"], help="the site as rules show it on this day, in its own time zone"),
+]
+
+
+def on_day(site: Site, day: datetime | None) -> Site:
+    """The site as rules show it on a day; without one, itself."""
+    return site if day is None else site_on(site, day.date())
 
 
 def page_of(site: Site, wanted: str) -> Page:

@@ -2,6 +2,7 @@
 
 import socket
 import threading
+from datetime import date
 from pathlib import Path
 from typing import Annotated
 
@@ -25,7 +26,7 @@ def start_site(data: Path, demo: bool) -> None:
         if not house.empty():
             return
         if demo:
-            for file in demo_site_files():
+            for file in demo_site_files(date.today()):
                 house.add(file, "The sample site")
         else:
             house.first().start(SiteFile(empty_site(), {}), "A new site")

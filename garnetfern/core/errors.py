@@ -19,6 +19,7 @@ GarnetfernError
 ├─ LastSiteError        a site that is to go and is the only one
 ├─ AddressError         an address that a page cannot have
 ├─ ShareError           a part that pages cannot have in common so
+├─ PlacingError         a band that cannot be shown by rules so
 ├─ ScreenError          screens that cannot be changed so
 ├─ RoomError            no worker for somebody's file could be started
 └─ StoreError           something about what is kept on disk

@@ -3,6 +3,7 @@
 import hashlib
 import io
 from dataclasses import asdict
+from datetime import date
 from typing import Any
 
 from ..core.document import read_site
@@ -15,6 +16,7 @@ from .fair import fair_page
 from .films import draw_film
 from .moving import moving_pages
 from .pictures import DRAWERS, draw_picture
+from .placed import placed_bands
 from .room import PICTURE, room_document
 from .tiles import SMALL, draw_small
 from .words import words
@@ -202,9 +204,15 @@ def demo_site_file() -> SiteFile:
     return SiteFile(site, {entry["hash"]: pictures[entry["id"]] for entry in entries})
 
 
-def demo_site_files() -> list[SiteFile]:
-    """All sites of the sample: the fern house, its reading room, and an empty one."""
-    house = demo_site_file()
+FERN_HOUSE = "marrowby-fern-house"
+"""The id that the first site of the sample gets in a data folder."""
+
+
+def demo_site_files(today: date) -> list[SiteFile]:
+    """All sites of the sample: the fern house with what rules show around a day, its reading room, an empty one."""
+    bare = demo_site_file()
+    placed = placed_bands(bare.site.model_dump(mode="json"), today)
+    house = SiteFile(read_site(placed, shipped_fonts().names()), bare.pictures)
     entry = next(a for a in house.site.assets if a.id == PICTURE).model_dump(mode="json")
     document = {**room_document(entry), "screens": SCREENS}
     room = SiteFile(read_site(document, shipped_fonts().names()), {entry["hash"]: house.pictures[entry["hash"]]})

@@ -33,16 +33,16 @@ def site_of(placed, zone="Europe/London"):
     """Four pages with header, banner and footer, and bands that rules show."""
     plain = document()
     banner = plain["pages"][0]["bands"][0]
-    ends = [
-        {"id": role, "name": role, "role": role, "columns": [{"id": f"{role}-column", "blocks": [
-            {**HEADING, "id": f"{role}-words", "level": 2}]}]}
-        for role in ("header", "footer")
-    ]  # fmt: skip
+    ends = []
+    for role in ("header", "footer"):
+        column = {"id": f"{role}-column", "blocks": [{**HEADING, "id": f"{role}-words", "level": 2}]}
+        band = {"id": role, "name": role, "role": role, "backdrop": {"base": "#20302a"}, "columns": [column]}
+        ends.append(band)
     bands = [ends[0], banner, ends[1]]
     plain["pages"] = [{"id": n, "slug": n, "title": n.title(), "kind": kind, "bands": bands} for kind, n in PAGES]
     for one in placed:
         # its heading has the id that every page's has: it gets another there
-        band = {"id": "band", "name": "Band", "columns": [{"id": "column", "blocks": [
+        band = {"id": "band", "name": "Band", "backdrop": {"base": "#302010"}, "columns": [{"id": "column", "blocks": [
             {**HEADING, "wording": one["page"], "level": 2}]}]}  # fmt: skip
         plain["pages"].append(
             {"id": one["page"], "slug": one["page"], "title": one["page"].title(), "loose": True, "bands": [band]}

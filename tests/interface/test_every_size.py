@@ -117,6 +117,21 @@ def _pages(page: Page) -> None:
     page.get_by_role("status").filter(has_text=re.compile("of 6 pages")).wait_for()
 
 
+def _sites(page: Page) -> None:
+    page.get_by_role("button", name=re.compile("^Sites, .* is open$|^View: ")).first.click()
+    entry = page.get_by_role("menuitem", name="Sites")
+    if entry.is_visible():
+        entry.click()
+    page.locator("[data-site] img").wait_for()
+
+
+def _calendar(page: Page) -> None:
+    opened(page, "Calendar")
+    if page.get_by_text("The same stands every day.").is_visible():
+        page.get_by_role("button", name="A new band").click()
+    page.get_by_role("region", name=re.compile("^Rules of ")).wait_for()
+
+
 def _film(page: Page) -> None:
     opened(page, "Bench")
     page.get_by_label("Page", exact=True).select_option("fair-morning")
@@ -136,6 +151,8 @@ PLACES: dict[str, Callable[[Page], None]] = {
     "the colour panel": _panel,
     "ways out": _ways,
     "pages": _pages,
+    "sites": _sites,
+    "calendar": _calendar,
     "framing": lambda page: opened(page, "Framing"),
     "shelf": lambda page: opened(page, "Shelf"),
     "loan": _tab("Shelf", "Picture loan"),

@@ -1,10 +1,13 @@
 """Several sites in one data folder: each has a history of its own, and nothing of one is lost with another."""
 
+import json
 import re
 import sqlite3
 
 import pytest
+from typer.testing import CliRunner
 
+from garnetfern.cli import app
 from garnetfern.core.errors import NotFoundError
 from garnetfern.service.edits.pictures import ShelvePicture
 from garnetfern.service.files.site_file import SiteFile
@@ -165,3 +168,17 @@ def test_a_daily_copy_brings_back_one_site_alone(house):
     assert third.copies() == []
     with pytest.raises(NotFoundError, match="not in the copy"):
         third.bring_back(1, day)
+
+
+def test_the_command_line_lists_them_while_the_application_runs(house, tmp_path):
+    run = CliRunner().invoke
+    folder = str(house.folder.path)
+    gone = house.copy("my-site").id
+    house.remove(gone)
+    found = run(app, ["sites", folder, "--json"])
+    assert found.exit_code == 0
+    rows = json.loads(found.output)
+    assert [row["site"] for row in rows] == ids(house)
+    assert rows[0] == {"site": "marrowby-fern-house", "name": "Marrowby Fern House", "pages": 1, "revision": 1}
+    assert "my-site              My site, 1 page, revision 1" in run(app, ["sites", folder]).output
+    assert run(app, ["sites", str(tmp_path)]).exit_code == 2

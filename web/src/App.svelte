@@ -23,6 +23,7 @@
   const VIEWS = {
     sites: () => import('./sites/SitesView.svelte'),
     pages: () => import('./pages/PagesView.svelte'),
+    calendar: () => import('./calendar/CalendarView.svelte'),
     framing: () => import('./framing/FramingView.svelte'),
     shelf: () => import('./shelf/ShelfView.svelte'),
     situations: () => import('./situations/SituationsView.svelte'),

@@ -2,6 +2,7 @@ export const VIEWS = [
   { id: 'sites', name: 'Sites', note: 'All sites: new ones, copies, those that were removed' },
   { id: 'bench', name: 'Bench', note: 'The page on every screen, and what lies behind its words' },
   { id: 'pages', name: 'Pages', note: 'The pages of the site: new ones, copies, their order and addresses' },
+  { id: 'calendar', name: 'Calendar', note: 'Where and when: bands that rules show, day by day' },
   { id: 'framing', name: 'Framing', note: 'The whole picture, and what every screen cuts from it' },
   { id: 'shelf', name: 'Shelf', note: 'The pictures of the site, pictures on loan, saved looks' },
   { id: 'schemes', name: 'Schemes', note: 'Coordinated colours, tried on the whole site' },
@@ -14,7 +15,7 @@ export type View = (typeof VIEWS)[number]['id'];
 /** The views by the order of the work. */
 export const GROUPS: readonly { title: string; views: readonly View[] }[] = [
   { title: 'Sites', views: ['sites'] },
-  { title: 'Make', views: ['bench', 'pages', 'framing', 'shelf', 'schemes'] },
+  { title: 'Make', views: ['bench', 'pages', 'calendar', 'framing', 'shelf', 'schemes'] },
   { title: 'Check', views: ['situations'] },
   { title: 'Hand out', views: ['take'] },
 ];

@@ -85,6 +85,11 @@ def standing(site: Site, page: Page, occasion: Occasion) -> dict[Place, Placed]:
     return found
 
 
+def shown_by_rules(site: Site, page: Page) -> bool:
+    """Whether rules may ever show something on a page."""
+    return not page.loose and any(on_page(placed, page) for placed in site.placed)
+
+
 def _at(page: Page, place: Place) -> int:
     """Before which of a page's bands a place is."""
     if place == "top":

@@ -6,7 +6,7 @@ from datetime import date
 from ..document import Page, Site
 from ..document.placing import PLACES, Between, InTurn, OnWeekdays, Place, Placed
 from .compositions import compositions
-from .shown import candidates, with_bands
+from .shown import Occasion, candidates, shown, with_bands
 
 
 @dataclass(frozen=True)
@@ -44,6 +44,12 @@ def static_page(site: Site, page: Page, since: date | None = None) -> tuple[Page
             named = tuple((p, tuple(band.id for band in put[p.page])) for p in able)
             groups.append(Group(place, named, default))
     return whole, groups
+
+
+def site_on(site: Site, day: date) -> Site:
+    """The site as it is on one day, on a first visit: its pages composed, and nothing shown by rules any more."""
+    pages = tuple(shown(site, page, Occasion(day)) for page in site.visited)
+    return site.model_copy(update={"pages": pages, "placed": ()})
 
 
 def handed_out(site: Site, since: date | None = None) -> list[tuple[Page, list[Group]]]:

@@ -12,6 +12,7 @@ from . import joins as j
 from . import layers as y
 from . import pages as g
 from . import pictures as p
+from . import placing as r
 from . import screens as s
 from . import sequences as q
 from . import shares as h
@@ -47,6 +48,15 @@ Edit = Annotated[
     | h.StepOut
     | h.StepIn
     | h.KindPage
+    | r.NewPlaced
+    | r.PlaceBand
+    | r.RemovePlaced
+    | r.MovePlaced
+    | r.PutPlaced
+    | r.AddRule
+    | r.ChangeRule
+    | r.RemoveRule
+    | r.SetZone
     | p.LayPicture
     | p.ShelvePicture
     | p.ReplacePicture
@@ -89,6 +99,15 @@ PLAIN: dict[type, Callable[[Site, Any], Edited]] = {
     h.StepOut: h.step_out,
     h.StepIn: h.step_in,
     h.KindPage: h.kind_page,
+    r.NewPlaced: r.new_placed,
+    r.PlaceBand: r.place_band,
+    r.RemovePlaced: r.remove_placed,
+    r.MovePlaced: r.move_placed,
+    r.PutPlaced: r.put_placed,
+    r.AddRule: r.add_rule,
+    r.ChangeRule: r.change_rule,
+    r.RemoveRule: r.remove_rule,
+    r.SetZone: r.set_zone,
     p.ShelvePicture: p.shelve_picture,
     p.ReplacePicture: p.replace_picture,
     p.RemovePicture: p.remove_picture,

@@ -10,6 +10,7 @@ from ...core.document.addresses import file_of, links_to, with_links
 from ...core.errors import GarnetfernError, NotFoundError
 from ..kinds.starts import STARTS, Maker
 from .common import Asked, Edited, page_of, with_page
+from .page_gone import without_page
 
 ENDS = ("header", "footer")
 
@@ -79,7 +80,7 @@ def _free(wanted: str, taken: set[str]) -> str:
     return name
 
 
-def _named(site: Site, title: str) -> tuple[str, str, str]:
+def named(site: Site, title: str) -> tuple[str, str, str]:
     """An id, an address and a title that no page of the site has."""
     title = _free_title(title, {p.title for p in site.pages})
     part = file_part(title, "page")
@@ -116,13 +117,19 @@ def _place(site: Site, page_id: str) -> int:
     return next(n for n, page in enumerate(site.pages) if page.id == page_id)
 
 
+def _visited(page: Page) -> None:
+    """Raises NotFoundError for a loose page, which has no place among those that visitors come to."""
+    if page.loose:
+        raise NotFoundError(f"{page.title} is no page that visitors come to. Nothing was changed.")
+
+
 def add_page(site: Site, asked: AddPage) -> Edited:
     """Its header and footer are copies of the first page's."""
     start = STARTS.get(asked.start)
     if start is None:
         raise NotFoundError(f"There is no start {asked.start!r}; there are {', '.join(STARTS)}.")
     at = len(site.visited) if asked.after is None else _place(site, asked.after) + 1
-    name, slug, title = _named(site, "New page")
+    name, slug, title = named(site, "New page")
     bare = Page(id=name, slug=slug, title=title)
     model = site.pages[0] if site.pages else bare
     ends = _copied(model, Ids(bare), ENDS)
@@ -139,7 +146,8 @@ def copy_page(site: Site, asked: CopyPage) -> Edited:
     """All that is on it is its own afterwards."""
     at = _place(site, asked.page)
     old = site.pages[at]
-    name, slug, title = _named(site, f"{old.title[:100]} copy")
+    _visited(old)
+    name, slug, title = named(site, f"{old.title[:100]} copy")
     page = _copied(old, Ids(Page(id=name, slug=slug, title=title)))
     page = page.model_copy(update={"id": name, "slug": slug, "title": title})
     return Edited(_put(site, page, at + 1), f"Copy {old.title}", name)
@@ -148,11 +156,13 @@ def copy_page(site: Site, asked: CopyPage) -> Edited:
 def remove_page(site: Site, asked: RemovePage) -> Edited:
     """The page before it, or the first, is looked at then."""
     at = _place(site, asked.page)
+    _visited(site.pages[at])
     if len(site.visited) == 1:
         raise LastPageError(f"{site.pages[0].title} is the only page; a site has one at least. Nothing was removed.")
     page, count = site.pages[at], links_to(site, asked.page)
     shares = tuple(s.model_copy(update={"out": tuple(p for p in s.out if p != page.id)}) for s in site.shares)
-    left = site.model_copy(update={"pages": (*site.pages[:at], *site.pages[at + 1 :]), "shares": shares})
+    rest = (*site.pages[:at], *site.pages[at + 1 :])
+    left = site.model_copy(update={"pages": rest, "shares": shares, "placed": without_page(site, page.id)})
     dead = "" if count == 0 else f"; {count} {'link leads' if count == 1 else 'links lead'} nowhere now"
     return Edited(with_links(site, left), f"Remove {page.title}{dead}", left.pages[max(0, at - 1)].id)
 
@@ -160,8 +170,7 @@ def remove_page(site: Site, asked: RemovePage) -> Edited:
 def move_page(site: Site, asked: MovePage) -> Edited:
     """Links go on leading where they led: the first page is always the site's own address."""
     at = _place(site, asked.page)
-    if site.pages[at].loose:
-        raise NotFoundError(f"{site.pages[at].title} is no page that visitors come to.")
+    _visited(site.pages[at])
     rest = [*site.pages[:at], *site.pages[at + 1 :]]
     to = min(asked.to, len(site.visited) - 1)
     moved = site.model_copy(update={"pages": (*rest[:to], site.pages[at], *rest[to:])})
@@ -177,6 +186,7 @@ def name_page(site: Site, asked: NamePage) -> Edited:
 def address_page(site: Site, asked: AddressPage) -> Edited:
     """What is typed becomes an address: small letters, digits and hyphens."""
     page = page_of(site, asked.page)
+    _visited(page)
     slug = file_part(asked.slug.removesuffix(".html"), "")[:60]
     if not slug:
         raise AddressError(

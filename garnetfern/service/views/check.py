@@ -144,8 +144,9 @@ def short_of(found: Found) -> list[ReadingView]:
     return [r for r in found if r["vouched"] and not r["meets"]]
 
 
-def verdict(site: Site, page: Page, found: Found) -> Verdict:
-    """In one sentence whether the words of a page can be read on its screens, from its readings at hand.
+def verdict(site: Site, page: Page, found: Found, reserve: str = "") -> Verdict:
+    """In one sentence whether the words of a page can be read on its screens, from its readings at hand; `reserve` is
+    what was not looked at.
 
     Films are not among those while they play; their time line, the situations and the check are.
     """
@@ -153,7 +154,7 @@ def verdict(site: Site, page: Page, found: Found) -> Verdict:
     if not short:
         films = restless(page)
         before = f" before {'the film plays' if len(films) == 1 else 'films play'}" if films else ""
-        return read_everywhere(found, f"on every screen{before}")
+        return read_everywhere(found, f"on every screen{before}{reserve}")
     blocks, screens = len({r["block"] for r in short}), {r["screen"] for r in short}
     names = [s.name.lower() for s in site.screens if s.id in screens]
     where = "on every screen" if len(names) == len(site.screens) else f"on the {' and the '.join(names)}"

@@ -9,12 +9,14 @@ from typing_extensions import TypedDict
 from ...core.document import Page, Site
 from ...core.document.addresses import file_of, links_to
 from ...core.draw.words import draw_page
+from ...core.placement import compositions, shown_by_rules
 from ...core.reading import Reader
 from ...core.resolve.lengths import Viewport
 from ...core.resolve.moment import Moment
 from ...core.resolve.page import resolve_page
+from ..kinds.rules import said_day
 from ..kinds.starts import STARTS
-from .check import check_page, short_of, verdict
+from .check import Verdict, check_page, short_of, verdict
 
 WIDE, HIGH = 480, 300
 """A page's picture, px: the top of it on the widest screen."""
@@ -55,20 +57,37 @@ class PagesView(TypedDict):
 def content_of(site: Site, page: Page) -> str:
     """What a page looks like and reads as depends on this and on nothing else of the document."""
     shared = site.model_dump_json(include={"assets", "screens", "fits", "slots", "requirement"})
+    if shown_by_rules(site, page):
+        shared += site.model_dump_json(include={"placed"}) + "".join(p.model_dump_json() for p in site.pages if p.loose)
     return blake2b((shared + page.model_dump_json()).encode(), digest_size=12).hexdigest()
+
+
+def composed_verdict(reader: Reader, site: Site, page: Page) -> tuple[Verdict, bool]:
+    """What the readings at hand come to on every page that rules compose of this one, and whether any falls short."""
+    every = compositions(site, page)
+    results = [(c, check_page(reader, site, c.page)) for c in every]
+    worst = next(((c, found) for c, found in results if short_of(found)), None)
+    if worst is None:
+        together = [view for _, found in results for view in found]
+        return verdict(site, page, together, "" if len(every) == 1 else " on every day"), False
+    composition, found = worst
+    said = verdict(site, composition.page, found)
+    if len(every) > 1 and not composition.plain:
+        said = {**said, "sentence": f"{said['sentence'].rstrip('.')} on {said_day(composition.occasion.day)}."}
+    return said, True
 
 
 def page_row(reader: Reader, site: Site, page: Page) -> PageRow:
     """One page."""
-    found = check_page(reader, site, page)
+    said, short = composed_verdict(reader, site, page)
     return {
         "page": page.id,
         "title": page.title,
         "file": file_of(site, page.id),
         "links": links_to(site, page.id),
         "picture": content_of(site, page),
-        "short": bool(short_of(found)),
-        **verdict(site, page, found),
+        "short": short,
+        **said,
     }
 
 

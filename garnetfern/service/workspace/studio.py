@@ -3,6 +3,7 @@
 from collections.abc import Callable
 from contextlib import suppress
 from dataclasses import replace
+from datetime import date
 from hashlib import blake2b
 from typing import Any, TypeVar
 
@@ -12,6 +13,7 @@ from ...core.document.addresses import file_of, links_to
 from ...core.document.shares import alike
 from ...core.errors import NotFoundError
 from ...core.picture import Facts
+from ...core.placement import Occasion, shown
 from ...core.plain import tidied
 from ...core.reading.visits import read_visits
 from ...sandbox import RoomError
@@ -134,12 +136,12 @@ class Studio(Shelved):
         content = blake2b(site.model_dump_json().encode(), digest_size=20).digest()
         return self.cache.get(kind, (content, *of), make)
 
-    def page(self, site: Site, page_id: str) -> Page:
-        """A page by id or slug. Raises NotFoundError."""
+    def page(self, site: Site, page_id: str, day: date | None = None) -> Page:
+        """A page by id or slug; of a day, as rules show it then. Raises NotFoundError."""
         page = site.page(page_id)
         if page is None:
             raise NotFoundError(f"There is no page {page_id!r} in this site.")
-        return page
+        return page if day is None or page.loose else shown(site, page, Occasion(day))
 
     def pages(self, site: Site, window: str = "") -> PagesView:
         """All pages with their verdicts; those that are as they were need nothing computed."""

@@ -2,6 +2,7 @@ import type {
   Asset,
   BlendLook,
   BuildUp,
+  CalendarFound,
   Offers,
   PackingLine,
   Colour,
@@ -88,7 +89,7 @@ function send<T>(path: string, file: File): Promise<T> {
   return answer<T>(fetch(ofSite(path), { method: 'POST', headers: FILE, body: file }));
 }
 
-type Asked = { revision: number; patch: Operation[]; page: string };
+type Asked = { revision: number; patch: Operation[]; page: string; day?: string | null };
 type AskedArea = Asked & { area: string };
 type AskedLayer = AskedArea & { layer: string };
 
@@ -144,6 +145,9 @@ export const nameSite = (site: string, revision: number, name: string) =>
       }),
     }),
   );
+/** Eight weeks from a day on; from this week's Monday where none is said. */
+export const calendar = (first: string) =>
+  get<CalendarFound>(`/api/calendar${first ? `?${new URLSearchParams({ first })}` : ''}`);
 /** What is the same on which pages. */
 export const shares = () => get<SharesFound>('/api/shares');
 /** An overlay on every page: which is looked at, then the whole. */

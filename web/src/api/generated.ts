@@ -191,6 +191,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Calendar
+         * @description Eight weeks from a day on; by itself from the Monday of this week.
+         */
+        get: operations["calendar_api_calendar_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shares": {
         parameters: {
             query?: never;
@@ -1220,6 +1240,21 @@ export interface components {
             block: string;
         };
         /**
+         * AddRule
+         * @description One rule more.
+         */
+        AddRule: {
+            /** Page */
+            page: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-rule";
+            /** Rule */
+            rule: components["schemas"]["OnPages"] | components["schemas"]["NotOnPages"] | components["schemas"]["Between"] | components["schemas"]["OnWeekdays"] | components["schemas"]["InTurn"];
+        };
+        /**
          * AddScreen
          * @description A screen of the owner's; its range is cut out of the range its width falls into.
          */
@@ -1291,7 +1326,7 @@ export interface components {
         };
         /**
          * Asked
-         * @description Something to be computed on the document with a patch applied.
+         * @description Something to be computed on the document with a patch applied; `day`: on the page as rules show it then.
          */
         Asked: {
             /** Revision */
@@ -1302,6 +1337,8 @@ export interface components {
             }[];
             /** Page */
             page: string;
+            /** Day */
+            day?: string | null;
         };
         /**
          * AskedArea
@@ -1316,6 +1353,8 @@ export interface components {
             }[];
             /** Page */
             page: string;
+            /** Day */
+            day?: string | null;
             /** Area */
             area: string;
         };
@@ -1332,6 +1371,8 @@ export interface components {
             }[];
             /** Page */
             page: string;
+            /** Day */
+            day?: string | null;
             /** Area */
             area: string;
             /** Block */
@@ -1363,6 +1404,8 @@ export interface components {
              * @default home
              */
             page: string;
+            /** Day */
+            day?: string | null;
             /** Slot */
             slot: string;
             /** Asset */
@@ -1377,7 +1420,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Edit */
-            edit: components["schemas"]["AddBand"] | components["schemas"]["RemoveBand"] | components["schemas"]["MoveBand"] | components["schemas"]["DuplicateBand"] | components["schemas"]["SetColumns"] | components["schemas"]["AddBlock"] | components["schemas"]["RemoveBlock"] | components["schemas"]["MoveBlock"] | components["schemas"]["DuplicateBlock"] | components["schemas"]["JoinBands"] | components["schemas"]["PartBands"] | components["schemas"]["CopyLayer"] | components["schemas"]["SaveLook"] | components["schemas"]["LayLook"] | components["schemas"]["AddPlate"] | components["schemas"]["AddScreen"] | components["schemas"]["RemoveScreen"] | components["schemas"]["SameEverywhere"] | components["schemas"]["AddPage"] | components["schemas"]["CopyPage"] | components["schemas"]["RemovePage"] | components["schemas"]["MovePage"] | components["schemas"]["NamePage"] | components["schemas"]["AddressPage"] | components["schemas"]["SharePart"] | components["schemas"]["PartAlone"] | components["schemas"]["StepOut"] | components["schemas"]["StepIn"] | components["schemas"]["KindPage"] | components["schemas"]["LayPicture"] | components["schemas"]["ShelvePicture"] | components["schemas"]["ReplacePicture"] | components["schemas"]["RemovePicture"] | components["schemas"]["FollowAdvice"] | components["schemas"]["BestFocal"] | components["schemas"]["LayIn"] | components["schemas"]["TakeTurns"] | components["schemas"]["EndTurns"];
+            edit: components["schemas"]["AddBand"] | components["schemas"]["RemoveBand"] | components["schemas"]["MoveBand"] | components["schemas"]["DuplicateBand"] | components["schemas"]["SetColumns"] | components["schemas"]["AddBlock"] | components["schemas"]["RemoveBlock"] | components["schemas"]["MoveBlock"] | components["schemas"]["DuplicateBlock"] | components["schemas"]["JoinBands"] | components["schemas"]["PartBands"] | components["schemas"]["CopyLayer"] | components["schemas"]["SaveLook"] | components["schemas"]["LayLook"] | components["schemas"]["AddPlate"] | components["schemas"]["AddScreen"] | components["schemas"]["RemoveScreen"] | components["schemas"]["SameEverywhere"] | components["schemas"]["AddPage"] | components["schemas"]["CopyPage"] | components["schemas"]["RemovePage"] | components["schemas"]["MovePage"] | components["schemas"]["NamePage"] | components["schemas"]["AddressPage"] | components["schemas"]["SharePart"] | components["schemas"]["PartAlone"] | components["schemas"]["StepOut"] | components["schemas"]["StepIn"] | components["schemas"]["KindPage"] | components["schemas"]["NewPlaced"] | components["schemas"]["PlaceBand"] | components["schemas"]["RemovePlaced"] | components["schemas"]["MovePlaced"] | components["schemas"]["PutPlaced"] | components["schemas"]["AddRule"] | components["schemas"]["ChangeRule"] | components["schemas"]["RemoveRule"] | components["schemas"]["SetZone"] | components["schemas"]["LayPicture"] | components["schemas"]["ShelvePicture"] | components["schemas"]["ReplacePicture"] | components["schemas"]["RemovePicture"] | components["schemas"]["FollowAdvice"] | components["schemas"]["BestFocal"] | components["schemas"]["LayIn"] | components["schemas"]["TakeTurns"] | components["schemas"]["EndTurns"];
         };
         /**
          * AskedLayer
@@ -1392,6 +1435,8 @@ export interface components {
             }[];
             /** Page */
             page: string;
+            /** Day */
+            day?: string | null;
             /** Area */
             area: string;
             /** Layer */
@@ -1411,6 +1456,8 @@ export interface components {
             }[];
             /** Page */
             page: string;
+            /** Day */
+            day?: string | null;
             /**
              * Pointed
              * @default false
@@ -1476,6 +1523,8 @@ export interface components {
              * @default home
              */
             page: string;
+            /** Day */
+            day?: string | null;
             /** Slot */
             slot: string;
         };
@@ -1492,6 +1541,8 @@ export interface components {
             }[];
             /** Page */
             page: string;
+            /** Day */
+            day?: string | null;
             /** Screen */
             screen: string;
             /** X */
@@ -1512,6 +1563,8 @@ export interface components {
             }[];
             /** Page */
             page: string;
+            /** Day */
+            day?: string | null;
             /** Block */
             block: string;
         };
@@ -1697,6 +1750,29 @@ export interface components {
             visible?: boolean | null;
         };
         /**
+         * BandView
+         * @description A band that rules show. `never`: why it is never to be seen; empty: it is.
+         */
+        BandView: {
+            /** Page */
+            page: string;
+            /** Title */
+            title: string;
+            /**
+             * Place
+             * @enum {string}
+             */
+            place: "top" | "after-header" | "before-footer" | "end";
+            /** Pages */
+            pages: number;
+            /** Rules */
+            rules: components["schemas"]["RuleView"][];
+            /** Spans */
+            spans: components["schemas"]["SpanView"][];
+            /** Never */
+            never: string;
+        };
+        /**
          * BestFocal
          * @description Set the computed focal point, and exceptions only for screens that need one.
          */
@@ -1712,6 +1788,21 @@ export interface components {
             area: string;
             /** Layer */
             layer: string;
+        };
+        /**
+         * Between
+         * @description From a day to a day, both with it, in the site's time zone; None: open.
+         */
+        Between: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "between";
+            /** First */
+            first?: string | null;
+            /** Last */
+            last?: string | null;
         };
         /**
          * BlendGroup
@@ -1909,6 +2000,28 @@ export interface components {
             kinds: components["schemas"]["Kept"][];
         };
         /**
+         * CalendarView
+         * @description Eight weeks. `days` are ISO dates; `today` is the site's; `said` are gaps and overlaps.
+         */
+        CalendarView: {
+            /** Zone */
+            zone: string;
+            /** Today */
+            today: string;
+            /** Days */
+            days: string[];
+            /** Bands */
+            bands: components["schemas"]["BandView"][];
+            /** Pages */
+            pages: components["schemas"]["PageDays"][];
+            /** Said */
+            said: string[];
+            /** Places */
+            places: {
+                [key: string]: string;
+            };
+        };
+        /**
          * CardView
          * @description A card of the build-up: the picture as far as a layer, and the worst reading there.
          */
@@ -1954,6 +2067,23 @@ export interface components {
             patch?: {
                 [key: string]: unknown;
             }[];
+        };
+        /**
+         * ChangeRule
+         * @description Another rule in the place of one.
+         */
+        ChangeRule: {
+            /** Page */
+            page: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "change-rule";
+            /** Number */
+            number: number;
+            /** Rule */
+            rule: components["schemas"]["OnPages"] | components["schemas"]["NotOnPages"] | components["schemas"]["Between"] | components["schemas"]["OnWeekdays"] | components["schemas"]["InTurn"];
         };
         /**
          * ColourLayer
@@ -2875,6 +3005,25 @@ export interface components {
             };
         };
         /**
+         * InTurn
+         * @description In turn with other bands that could stand in the same place: another each day, or at each visit.
+         */
+        InTurn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "in-turn";
+            /** Others */
+            others: string[];
+            /**
+             * By
+             * @default day
+             * @enum {string}
+             */
+            by: "day" | "visit";
+        };
+        /**
          * JobState
          * @description Where a piece of work stands: `done` of `total` steps, and a message for the owner.
          */
@@ -3016,6 +3165,19 @@ export interface components {
             page: string;
             /** Word */
             word: string;
+        };
+        /**
+         * LaneView
+         * @description A place of a page in which something may stand, and its days.
+         */
+        LaneView: {
+            /**
+             * Place
+             * @enum {string}
+             */
+            place: "top" | "after-header" | "before-footer" | "end";
+            /** Runs */
+            runs: components["schemas"]["RunView"][];
         };
         /**
          * LayIn
@@ -3356,6 +3518,21 @@ export interface components {
             to: number;
         };
         /**
+         * MovePlaced
+         * @description Another place in the list: the first that could stand wins.
+         */
+        MovePlaced: {
+            /** Page */
+            page: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "move-placed";
+            /** To */
+            to: number;
+        };
+        /**
          * NamePage
          * @description Another title.
          */
@@ -3369,6 +3546,38 @@ export interface components {
             page: string;
             /** Title */
             title: string;
+        };
+        /**
+         * NewPlaced
+         * @description A new band that rules show, with a heading and a line; on every page, until it has rules.
+         */
+        NewPlaced: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "new-placed";
+        };
+        /**
+         * NotOnPages
+         * @description On none of these kinds of page and none of these pages.
+         */
+        NotOnPages: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "not-on";
+            /**
+             * Kinds
+             * @default []
+             */
+            kinds: string[];
+            /**
+             * Pages
+             * @default []
+             */
+            pages: string[];
         };
         /**
          * Note
@@ -3414,6 +3623,40 @@ export interface components {
             framed: boolean;
             /** Offers */
             offers: components["schemas"]["Offer"][];
+        };
+        /**
+         * OnPages
+         * @description On these kinds of page and these pages.
+         */
+        OnPages: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "on";
+            /**
+             * Kinds
+             * @default []
+             */
+            kinds: string[];
+            /**
+             * Pages
+             * @default []
+             */
+            pages: string[];
+        };
+        /**
+         * OnWeekdays
+         * @description On some days of the week.
+         */
+        OnWeekdays: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "weekdays";
+            /** Days */
+            days: number[];
         };
         /**
          * Outline
@@ -3553,6 +3796,12 @@ export interface components {
              * @default page
              */
             kind: string;
+            /**
+             * Loose
+             * @description kept for its bands, which rules show on other pages
+             * @default false
+             */
+            loose: boolean;
             /** Width */
             width?: string | null;
             /**
@@ -3572,6 +3821,18 @@ export interface components {
              * @default []
              */
             joins: components["schemas"]["Join"][];
+        };
+        /**
+         * PageDays
+         * @description A page and its days, by place.
+         */
+        PageDays: {
+            /** Page */
+            page: string;
+            /** Title */
+            title: string;
+            /** Lanes */
+            lanes: components["schemas"]["LaneView"][];
         };
         /**
          * PagePart
@@ -3841,6 +4102,42 @@ export interface components {
             intact: boolean;
         };
         /**
+         * PlaceBand
+         * @description A band of a page is kept once from now on, and shown by rules: at first where it was.
+         */
+        PlaceBand: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "place-band";
+            /** Page */
+            page: string;
+            /** Band */
+            band: string;
+        };
+        /**
+         * Placed
+         * @description The bands of a loose page, shown on others. Rules of one kind are alternatives; all kinds must hold.
+         *
+         *     `not-on` rules all hold, whatever there is besides. Without rules it stands on every page, always.
+         */
+        Placed: {
+            /** Page */
+            page: string;
+            /**
+             * Place
+             * @default after-header
+             * @enum {string}
+             */
+            place: "top" | "after-header" | "before-footer" | "end";
+            /**
+             * Rules
+             * @default []
+             */
+            rules: (components["schemas"]["OnPages"] | components["schemas"]["NotOnPages"] | components["schemas"]["Between"] | components["schemas"]["OnWeekdays"] | components["schemas"]["InTurn"])[];
+        };
+        /**
          * Plate
          * @description A panel behind the words of a block: any backdrop, a key line, round corners, a shadow.
          *
@@ -3939,6 +4236,24 @@ export interface components {
             status: number;
             /** Message */
             message: string;
+        };
+        /**
+         * PutPlaced
+         * @description Another place on the page.
+         */
+        PutPlaced: {
+            /** Page */
+            page: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "put-placed";
+            /**
+             * Place
+             * @enum {string}
+             */
+            place: "top" | "after-header" | "before-footer" | "end";
         };
         /**
          * ReadingView
@@ -4112,6 +4427,34 @@ export interface components {
             asset: string;
         };
         /**
+         * RemovePlaced
+         * @description Take it away, with its band.
+         */
+        RemovePlaced: {
+            /** Page */
+            page: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "remove-placed";
+        };
+        /**
+         * RemoveRule
+         * @description One rule less.
+         */
+        RemoveRule: {
+            /** Page */
+            page: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "remove-rule";
+            /** Number */
+            number: number;
+        };
+        /**
          * RemoveScreen
          * @description Take a screen away; its range goes to its neighbour, and what was set for it alone goes with it.
          */
@@ -4145,6 +4488,32 @@ export interface components {
          * @enum {string}
          */
         Requirement: "AA" | "AAA";
+        /**
+         * RuleView
+         * @description A rule: what it says, and itself.
+         */
+        RuleView: {
+            /** Sentence */
+            sentence: string;
+            /** Rule */
+            rule: {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * RunView
+         * @description Days, by number, on which the same stands in a place: a band, or several in turn; nothing has no title.
+         */
+        RunView: {
+            /** First */
+            first: number;
+            /** Last */
+            last: number;
+            /** Bands */
+            bands: string[];
+            /** Title */
+            title: string;
+        };
         /**
          * SameEverywhere
          * @description Put exceptions back. `item` is a layer, band or block; `field` one setting of it, or None for all.
@@ -4421,6 +4790,19 @@ export interface components {
             count: number;
         };
         /**
+         * SetZone
+         * @description Whose days the rules mean.
+         */
+        SetZone: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "set-zone";
+            /** Zone */
+            zone: string;
+        };
+        /**
          * Shadow
          * @description A shadow behind something, moved and blurred (Backgrounds 3, section 6.1).
          */
@@ -4676,6 +5058,18 @@ export interface components {
              * @default []
              */
             shares: components["schemas"]["Share"][];
+            /**
+             * Zone
+             * @description whose days rules mean: a time zone's IANA name
+             * @default UTC
+             */
+            zone: string;
+            /**
+             * Placed
+             * @description the first that could stand wins
+             * @default []
+             */
+            placed: components["schemas"]["Placed"][];
             /** Pages */
             pages: components["schemas"]["Page"][];
         };
@@ -4792,6 +5186,23 @@ export interface components {
             slot: string;
             /** Rows */
             rows: components["schemas"]["SlotRow"][];
+        };
+        /**
+         * SpanView
+         * @description The days, by number, on which a time of a band falls in what is shown; `rule` is its number, None where it stands
+         *     always. Open or cut ends are those that are not in sight.
+         */
+        SpanView: {
+            /** Rule */
+            rule: number | null;
+            /** First */
+            first: number;
+            /** Last */
+            last: number;
+            /** Begins */
+            begins: boolean;
+            /** Ends */
+            ends: boolean;
         };
         /**
          * SpotView
@@ -5807,6 +6218,55 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PagesView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    calendar_api_calendar_get: {
+        parameters: {
+            query?: {
+                first?: string | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarView"];
                 };
             };
             /** @description Not Found */

@@ -22,6 +22,15 @@
     run: () => void edits.edit(edit, (chosen) => selection.choose(chosen)),
   });
 
+  /** What has an end of a page or a join around it is not shown by rules. */
+  const placeable = $derived(
+    band !== null &&
+      !selection.page?.loose &&
+      band.role !== 'header' &&
+      band.role !== 'footer' &&
+      !(selection.page?.joins ?? []).some((j) => j.first === band.id || j.last === band.id),
+  );
+
   const groups = $derived.by((): Group[] => {
     const where = band ? `below ${band.name}` : 'at the top';
     const found: Group[] = [
@@ -44,6 +53,7 @@
         actions: [
           action('up', 'Move it up', { kind: 'move-band', ...of, by: -1 }, !above),
           action('down', 'Move it down', { kind: 'move-band', ...of, by: 1 }, !below),
+          action('by-rules', 'Show it by rules', { kind: 'place-band', ...of }, !placeable),
           action('duplicate', 'Duplicate it', { kind: 'duplicate-band', ...of }),
           action('remove', 'Remove it', { kind: 'remove-band', ...of }),
         ],

@@ -1,5 +1,6 @@
 <script lang="ts">
   /** Which area is being painted: the page, its joins, its bands, and the columns of the chosen band. */
+  import { longDay, shortDay } from '../calendar/days';
   import AreaActions from './AreaActions.svelte';
   import Verdicts from './Verdicts.svelte';
   import { firstWords, joined, type Area } from '../state/tree';
@@ -38,7 +39,9 @@
           value={selection.page?.id}
           onchange={(e) => selection.choosePage(e.currentTarget.value)}
         >
-          {#each pages as page (page.id)}<option value={page.id}>{page.title}</option>{/each}
+          {#each pages as page (page.id)}<option value={page.id}
+              >{page.title}{page.loose ? ' (shown by rules)' : ''}</option
+            >{/each}
         </select>
       {:else}
         <span class="muted pr-1">{selection.page?.title}</span>
@@ -102,6 +105,15 @@
       {/each}
     </nav>
     <AreaActions />
+    {#if selection.day && !selection.page?.loose}
+      <button
+        type="button"
+        class="quiet act whitespace-nowrap"
+        title="The screens show this page as rules show it on this day. Show it without them"
+        aria-label="Day {longDay(selection.day)}: show the page without what rules show"
+        onclick={() => selection.look(null)}>{shortDay(selection.day)} ×</button
+      >
+    {/if}
   </div>
   <Verdicts />
 </div>

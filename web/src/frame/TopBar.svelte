@@ -36,7 +36,10 @@
     title="{doc.site?.name}: all sites"
     aria-label="Sites, {doc.site?.name} is open"
     aria-current={place.view === 'sites' ? 'page' : undefined}
-    onclick={() => place.go('sites')}>{doc.site?.name ?? 'Garnetfern'}</button
+    onclick={() => place.go('sites')}
+    ><span class="named">{doc.site?.name ?? 'Garnetfern'}</span><span class="short" aria-hidden="true"
+      >Sites</span
+    ></button
   >
   <nav class="views" aria-label="Views">
     {#each GROUPS.slice(1) as { title, views } (title)}
@@ -119,6 +122,9 @@
     border-block: 2px solid transparent;
     cursor: pointer;
   }
+  .short {
+    display: none;
+  }
   .sign[aria-current] {
     border-bottom-color: var(--color-primary);
   }
@@ -169,16 +175,28 @@
     padding-right: 8px;
     font-size: var(--text-small);
   }
+  @container frame (max-width: 1380px) {
+    .bar {
+      gap: 14px;
+    }
+    .kept {
+      position: absolute;
+      clip-path: inset(50%);
+    }
+  }
   @container frame (max-width: 1150px) {
+    .named {
+      display: none;
+    }
+    .short {
+      display: inline;
+    }
     .bar {
       gap: 10px;
       padding: 0 16px;
     }
     .view {
       padding: 0 7px;
-    }
-    .kept {
-      display: none;
     }
   }
   @container frame (max-width: 970px) {

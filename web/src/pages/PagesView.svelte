@@ -31,7 +31,7 @@
   }
 
   // pages are moved before their verdicts are there again
-  const order = $derived((doc.site?.pages ?? []).map((page) => page.id));
+  const order = $derived((doc.site?.pages ?? []).filter((page) => !page.loose).map((page) => page.id));
   const rows = $derived(
     order.flatMap((id) => {
       const page = doc.site?.pages.find((p) => p.id === id);

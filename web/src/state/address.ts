@@ -13,6 +13,8 @@ export type Address = {
   /** The screen that is brought forward. */
   screen?: string;
   situation?: string;
+  /** The day whose page is looked at. */
+  day?: string;
   /** The tab of the view or of the settings. */
   tab?: string;
   /** What is chosen in the view: a picture of the shelf, a width. */
@@ -30,13 +32,14 @@ export const NAMES = [
   'scope',
   'screen',
   'situation',
+  'day',
   'tab',
   'item',
   'panel',
 ] as const;
 
 /** Moving between these is a step of the browser's history; the rest only amends the present one. */
-const STEPS = ['view', 'page', 'area', 'screen', 'situation', 'panel'] as const;
+const STEPS = ['view', 'page', 'area', 'screen', 'situation', 'day', 'panel'] as const;
 
 /** What the query of an address says. Unknown words are left out. */
 export function read(search: string): Address {

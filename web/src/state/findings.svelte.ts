@@ -120,7 +120,8 @@ export class Findings {
 
   /** What was found for another choice is not shown for this one. */
   private turn(): void {
-    const { page, area, card } = this.selection.chosen;
+    const { page: id, area, card } = this.selection.chosen;
+    const page = `${id} ${this.selection.day ?? ''}`;
     if (page !== this.of.page) {
       this.readings = [];
       this.verdict = null;

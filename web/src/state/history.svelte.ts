@@ -15,6 +15,7 @@ function addressOf({ place, selection, sight, ways }: Bench): Address {
     scope: scope ?? undefined,
     screen: sight.forward ?? undefined,
     situation: sight.situation?.id ?? (sight.pointed ? 'pointed' : undefined),
+    day: selection.day ?? undefined,
     tab: place.tab || undefined,
     item: place.item || undefined,
     panel: place.panel || (ways.open ? 'ways' : undefined),
@@ -25,6 +26,7 @@ function addressOf({ place, selection, sight, ways }: Bench): Address {
 async function goTo(bench: Bench, address: Address): Promise<void> {
   const { doc, place, selection, sight, ways, findings } = bench;
   selection.restore({ ...address, scope: address.scope ?? null });
+  selection.look(/^\d{4}-\d{2}-\d{2}$/.test(address.day ?? '') ? (address.day ?? null) : null);
   place.view = address.view;
   place.tab = address.tab ?? '';
   place.item = address.item ?? '';

@@ -19,6 +19,8 @@ export class Selection {
   memberId = $state('');
   /** Which screen settings are being made for; null: for all. */
   scope = $state<string | null>(null);
+  /** The day whose page is looked at, as rules show it then; null: the page without them. */
+  day = $state<string | null>(null);
   /** Counts choices of an area, so that screens can show where it is. */
   flash = $state(0);
   /** The choice has changed. */
@@ -61,7 +63,8 @@ export class Selection {
 
   /** What is asked about: the present page with what is shown of the site. */
   get asked() {
-    return { revision: this.doc.revision, patch: this.doc.draft, page: this.page?.id ?? 'home' };
+    const { revision, draft: patch } = this.doc;
+    return { revision, patch, page: this.page?.id ?? 'home', day: this.day };
   }
 
   /** The chosen area as a target, and what lies in it or around it. */
@@ -123,6 +126,11 @@ export class Selection {
   /** The topmost overlay, the topmost layer, or the base. */
   private firstCard(): string {
     return this.layers.findLast((l) => picturesOf(l).length === 0)?.id ?? this.layers.at(-1)?.id ?? 'base';
+  }
+
+  /** Look at a day, or at the page without what rules show. */
+  look(day: string | null): void {
+    if (day !== this.day) this.change(() => (this.day = day));
   }
 
   choosePage(id: string): void {

@@ -48,7 +48,7 @@ export class Sight {
   }
 
   private turn(): void {
-    const page = this.selection.page?.id ?? '';
+    const page = `${this.selection.page?.id ?? ''} ${this.selection.day ?? ''}`;
     if (page === this.page) return;
     this.page = page;
     this.live = null;
