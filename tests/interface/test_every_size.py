@@ -127,6 +127,7 @@ def _sites(page: Page) -> None:
 
 def _calendar(page: Page) -> None:
     opened(page, "Calendar")
+    page.get_by_role("slider", name="Day", exact=True).wait_for()
     if page.get_by_text("The same stands every day.").is_visible():
         page.get_by_role("button", name="A new band").click()
     page.get_by_role("region", name=re.compile("^Rules of ")).wait_for()

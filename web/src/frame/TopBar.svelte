@@ -200,7 +200,8 @@
     }
   }
   @container frame (max-width: 970px) {
-    .views {
+    .views,
+    .sign {
       display: none;
     }
     .folded {
