@@ -13,6 +13,7 @@ from garnetfern.core.errors import DocumentError, GarnetfernError, NotFoundError
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.kinds.starts import STARTS
 from garnetfern.service.views.check import check_page, verdict
+from garnetfern.service.views.pages import together
 from tests.sites import HEADING, document
 
 
@@ -179,3 +180,25 @@ def site_file(demo):
     from garnetfern.service.files.site_file import pack_site_file
 
     return pack_site_file(demo)
+
+
+@pytest.mark.parametrize(
+    ("rows", "said", "good"),
+    [
+        ("g", "row 0", True),
+        ("s", "row 0", False),
+        ("gg", "Every word of 2 pages can be read.", True),
+        ("gp", "Every word of 2 pages can be read, as far as it was read here.", True),
+        ("gsn", "1 of 3 pages has words that fall short: Page 1.", False),
+        ("sss", "3 of 3 pages have words that fall short: Page 0, Page 1 and more.", False),
+        ("gn", "Every word of 1 page can be read; 1 page has no words that could be measured.", False),
+        ("nn", "None of 2 pages has words that could be measured.", False),
+    ],
+)
+def test_the_sentence_over_all_pages_says_no_more_than_was_measured(rows, said, good):
+    """g: can be read; p: the same of what was read of it; s: falls short; n: has no words."""
+    made = [
+        {"title": f"Page {n}", "sentence": f"row {n}", "good": k in "gp", "short": k == "s", "whole": k != "p"}
+        for n, k in enumerate(rows)
+    ]
+    assert together(made) == (said, good)

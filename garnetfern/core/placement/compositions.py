@@ -1,13 +1,25 @@
 """Every page that rules can compose, each once; and what never gets its turn, or gives way to another."""
 
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 from datetime import date, timedelta
 from math import lcm
 
 from ..document import Page, Site
 from ..document.placing import PLACES, Between, Place, Placed
-from .shown import Occasion, candidates, on_day, on_page, sharing, shown, standing, turn_of
+from .shown import (
+    Able,
+    Occasion,
+    able_on,
+    candidates,
+    on_day,
+    on_page,
+    sharing,
+    shown,
+    standing,
+    standing_of,
+    turn_of,
+)
 
 WEEK = 7
 LONGEST = 420
@@ -31,7 +43,7 @@ class Composition:
         return not self.stands
 
 
-def _edges(placed: tuple[Placed, ...]) -> list[date]:
+def _edges(placed: Iterable[Placed]) -> list[date]:
     """The days on which something begins, or is over."""
     found = set()
     for one in placed:
@@ -42,11 +54,11 @@ def _edges(placed: tuple[Placed, ...]) -> list[date]:
     return sorted(found)
 
 
-def _round(site: Site, page: Page) -> tuple[int, int]:
+def _round(every: Able) -> tuple[int, int]:
     """After how many days, and how many visits, what stands comes round again."""
     days, visits = WEEK, 1
-    for place in PLACES:
-        able = {p.page: turn_of(p) for p in candidates(site, page, place)}
+    for wanted in every.values():
+        able = {p.page: turn_of(p) for p in wanted}
         turns = [turn for turn in able.values() if turn]
         named = {name for turn in turns for name in turn.others} | {name for name, turn in able.items() if turn}
         size = lcm(*range(1, len(named & set(able)) + 1))
@@ -55,10 +67,10 @@ def _round(site: Site, page: Page) -> tuple[int, int]:
     return min(days, LONGEST), min(visits, LONGEST)
 
 
-def occasions(site: Site, page: Page, since: date | None = None) -> Iterator[Occasion]:
+def occasions(every: Able, since: date | None = None) -> Iterator[Occasion]:
     """Occasions among which every composition is: each stretch without a change, as long as turns need."""
-    days, visits = _round(site, page)
-    edges = _edges(site.placed)
+    days, visits = _round(every)
+    edges = _edges(placed for wanted in every.values() for placed in wanted)
     begin = since or (edges[0] - timedelta(days) if edges and edges[0].toordinal() > days else LONG_AGO)
     starts = [begin, *(edge for edge in edges if edge > begin)]
     for n, start in enumerate(starts):
@@ -67,26 +79,41 @@ def occasions(site: Site, page: Page, since: date | None = None) -> Iterator[Occ
         yield from (Occasion(start + timedelta(d), visit) for d in range(length) for visit in range(visits))
 
 
+Stands = tuple[tuple[Place, str], ...]
+
+
+def _standings(every: Able, since: date | None) -> dict[Stands, Occasion]:
+    """Everything that stands at some time, and the first occasion on which it does."""
+    found: dict[Stands, Occasion] = {}
+    for occasion in occasions(every, since):
+        stands = tuple((place, placed.page) for place, placed in standing_of(every, occasion).items())
+        found.setdefault(stands, occasion)
+    return found
+
+
 def compositions(site: Site, page: Page, since: date | None = None) -> list[Composition]:
     """Every page that rules can compose of a page from a day on, each once; itself where there are none."""
-    found: dict[tuple[tuple[Place, str], ...], Composition] = {}
-    for occasion in occasions(site, page, since):
-        stands = tuple((place, placed.page) for place, placed in standing(site, page, occasion).items())
-        if stands not in found:
-            found[stands] = Composition(shown(site, page, occasion), page, occasion, stands)
-    return list(found.values())
+    found = _standings(able_on(site, page), since)
+    return [Composition(shown(site, page, occasion), page, occasion, stands) for stands, occasion in found.items()]
+
+
+def seen_on(site: Site, page: Page, since: date | None = None) -> set[str]:
+    """The loose pages whose bands are to be seen on a page at some time from a day on."""
+    return {name for stands in _standings(able_on(site, page), since) for _, name in stands}
 
 
 def never_shown(site: Site, since: date | None = None) -> dict[str, str]:
     """The bands that are never to be seen from a day on, each with the reason."""
-    seen = {name for page in site.visited for c in compositions(site, page, since) for _, name in c.stands}
+    # pages on which the same may stand are looked at once
+    alike = {tuple(p.page for wanted in able_on(site, page).values() for p in wanted): page for page in site.visited}
+    seen = {name for page in alike.values() for name in seen_on(site, page, since)}
     titles = {page.id: page.title for page in site.pages}
     found = {}
     for placed in site.placed:
         if placed.page in seen:
             continue
         pages = [page for page in site.visited if on_page(placed, page)]
-        days = [o.day for page in pages[:1] for o in occasions(site, page, since) if on_day(placed, o.day)]
+        days = [o.day for page in pages[:1] for o in occasions(able_on(site, page), since) if on_day(placed, o.day)]
         if not pages:
             reason = "no page is meant by its rules"
         elif not days:

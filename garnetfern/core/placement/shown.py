@@ -75,14 +75,29 @@ def candidates(site: Site, page: Page, place: Place) -> list[Placed]:
     return [p for p in site.placed if p.place == place and on_page(p, page)]
 
 
-def standing(site: Site, page: Page, occasion: Occasion) -> dict[Place, Placed]:
-    """What stands in each place of a page; a place where nothing does is left out."""
+Able = dict[Place, list[Placed]]
+"""By place, the bands that may ever stand there."""
+
+
+def able_on(site: Site, page: Page) -> Able:
+    """What may ever stand on a page; a place where nothing may is left out."""
+    every = {place: candidates(site, page, place) for place in PLACES}
+    return {place: able for place, able in every.items() if able}
+
+
+def standing_of(every: Able, occasion: Occasion) -> dict[Place, Placed]:
+    """What stands of that which may."""
     found: dict[Place, Placed] = {}
-    for place in PLACES:
-        able = [p for p in candidates(site, page, place) if on_day(p, occasion.day)]
+    for place, wanted in every.items():
+        able = [p for p in wanted if on_day(p, occasion.day)]
         if able:
             found[place] = _of(able, occasion)
     return found
+
+
+def standing(site: Site, page: Page, occasion: Occasion) -> dict[Place, Placed]:
+    """What stands in each place of a page; a place where nothing does is left out."""
+    return standing_of(able_on(site, page), occasion)
 
 
 def shown_by_rules(site: Site, page: Page) -> bool:

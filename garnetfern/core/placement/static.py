@@ -5,7 +5,7 @@ from datetime import date
 
 from ..document import Page, Site
 from ..document.placing import PLACES, Between, InTurn, OnWeekdays, Place, Placed
-from .compositions import compositions
+from .compositions import seen_on
 from .shown import Occasion, candidates, shown, with_bands
 
 
@@ -34,7 +34,7 @@ def static_page(site: Site, page: Page, since: date | None = None) -> tuple[Page
     """The page with every band that may be seen on it from a day on, and the groups that they stand in."""
     if not site.placed:
         return page, []
-    seen = {name for c in compositions(site, page, since) for _, name in c.stands}
+    seen = seen_on(site, page, since)
     wanted = {place: [p for p in candidates(site, page, place) if p.page in seen] for place in PLACES}
     whole, put = with_bands(site, page, wanted)
     groups = []

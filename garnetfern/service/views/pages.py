@@ -11,6 +11,7 @@ from ...core.document.addresses import file_of, links_to
 from ...core.draw.words import draw_page
 from ...core.placement import compositions, shown_by_rules
 from ...core.reading import Reader
+from ...core.reading.kinds._moving import restless
 from ...core.resolve.lengths import Viewport
 from ...core.resolve.moment import Moment
 from ...core.resolve.page import resolve_page
@@ -18,13 +19,15 @@ from ..kinds.rules import said_day
 from ..kinds.starts import STARTS
 from .check import Verdict, check_page, short_of, verdict
 
+AT_ONCE = 3
+"""So many of the pages that rules compose of one are read for its verdict here; the check reads them all."""
 WIDE, HIGH = 480, 300
 """A page's picture, px: the top of it on the widest screen."""
 
 
 class PageRow(TypedDict):
-    """A page: its file, how many links of other pages lead to it, what its readings come to at hand, and what its
-    picture is fetched by, which changes whenever that does."""
+    """A page: its file, how many links of other pages lead to it, what its readings come to at hand, whether these are
+    all that there are, and what its picture is fetched by, which changes whenever that does."""
 
     page: str
     title: str
@@ -33,6 +36,7 @@ class PageRow(TypedDict):
     sentence: str
     good: bool
     short: bool
+    whole: bool
     picture: str
 
 
@@ -63,13 +67,18 @@ def content_of(site: Site, page: Page) -> str:
 
 
 def composed_verdict(reader: Reader, site: Site, page: Page) -> tuple[Verdict, bool]:
-    """What the readings at hand come to on every page that rules compose of this one, and whether any falls short."""
+    """What the readings at hand come to on the pages that rules compose of this one, and whether any falls short.
+
+    Where there are more than can be read while somebody waits, the sentence says so.
+    """
     every = compositions(site, page)
-    results = [(c, check_page(reader, site, c.page)) for c in every]
+    results = [(c, check_page(reader, site, c.page)) for c in every[:AT_ONCE]]
     worst = next(((c, found) for c, found in results if short_of(found)), None)
     if worst is None:
-        together = [view for _, found in results for view in found]
-        return verdict(site, page, together, "" if len(every) == 1 else " on every day"), False
+        readings = [view for _, found in results for view in found]
+        days = "" if len(every) == 1 else " on every day"
+        part = f", in {AT_ONCE} of the {len(every)} ways that rules compose it"
+        return verdict(site, page, readings, part if len(every) > AT_ONCE else days), False
     composition, found = worst
     said = verdict(site, composition.page, found)
     if len(every) > 1 and not composition.plain:
@@ -87,6 +96,7 @@ def page_row(reader: Reader, site: Site, page: Page) -> PageRow:
         "links": links_to(site, page.id),
         "picture": content_of(site, page),
         "short": short,
+        "whole": len(compositions(site, page)) <= AT_ONCE and not restless(page),
         **said,
     }
 
@@ -101,13 +111,14 @@ def together(rows: list[PageRow]) -> tuple[str, bool]:
         have = "has" if len(short) == 1 else "have"
         return f"{len(short)} of {len(rows)} pages {have} words that fall short: {named}.", False
     good = sum(row["good"] for row in rows)
+    reserve = "" if all(row["whole"] for row in rows) else ", as far as it was read here"
     if good == len(rows):
-        return f"Every word of {len(rows)} pages can be read.", True
+        return f"Every word of {len(rows)} pages can be read{reserve}.", True
     none = len(rows) - good
     rest = f"{none} {'page has' if none == 1 else 'pages have'} no words that could be measured."
     if not good:
         return f"None of {len(rows)} pages has words that could be measured.", False
-    return f"Every word of {good} {'page' if good == 1 else 'pages'} can be read; {rest}", False
+    return f"Every word of {good} {'page' if good == 1 else 'pages'} can be read{reserve}; {rest}", False
 
 
 def pages_view(rows: list[PageRow]) -> PagesView:

@@ -3872,8 +3872,8 @@ export interface components {
         };
         /**
          * PageRow
-         * @description A page: its file, how many links of other pages lead to it, what its readings come to at hand, and what its
-         *     picture is fetched by, which changes whenever that does.
+         * @description A page: its file, how many links of other pages lead to it, what its readings come to at hand, whether these are
+         *     all that there are, and what its picture is fetched by, which changes whenever that does.
          */
         PageRow: {
             /** Page */
@@ -3890,6 +3890,8 @@ export interface components {
             good: boolean;
             /** Short */
             short: boolean;
+            /** Whole */
+            whole: boolean;
             /** Picture */
             picture: string;
         };

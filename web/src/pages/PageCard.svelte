@@ -4,6 +4,7 @@
   import type { Page, PageRow } from '../api/types';
   import Field from '../parts/Field.svelte';
   import NameField from '../parts/NameField.svelte';
+  import TrueCard from '../parts/TrueCard.svelte';
   import Menu from '../parts/Menu.svelte';
   import { useBench } from '../state/context';
   import { doings } from '../state/shared.svelte';
@@ -38,32 +39,15 @@
       return actions.length > 0 ? [{ title: part.name, actions }] : [];
     }),
   );
-
-  function key(event: KeyboardEvent): void {
-    const by = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
-    if (!event.altKey || by === 0) return;
-    event.preventDefault();
-    event.stopPropagation();
-    move(by);
-  }
 </script>
 
-<button
-  type="button"
-  class="shown"
-  aria-label="Open {page.title} on the bench"
-  aria-current={chosen ? 'page' : undefined}
-  title="Open on the bench; Alt and arrows move it"
-  onclick={open}
-  onkeydown={key}
->
-  {#if row}<img
-      src={ofSite(`/page-pictures/${page.id}/${row.picture}`)}
-      alt=""
-      width="480"
-      height="300"
-    />{/if}
-</button>
+<TrueCard
+  label="Open {page.title} on the bench"
+  picture={row ? ofSite(`/page-pictures/${page.id}/${row.picture}`) : null}
+  current={chosen}
+  {open}
+  {move}
+/>
 <div class="flex items-baseline gap-2 pt-1">
   <NameField
     label="Title of the page"
@@ -138,23 +122,6 @@
 </div>
 
 <style>
-  .shown {
-    display: block;
-    width: 100%;
-    aspect-ratio: 480 / 300;
-    cursor: pointer;
-    background: color-mix(in oklab, var(--color-base-content) 7%, transparent);
-    box-shadow: 0 0 0 1px color-mix(in oklab, var(--color-base-content) 26%, transparent);
-  }
-  .shown[aria-current] {
-    box-shadow:
-      0 0 0 2px var(--color-base-100),
-      0 0 0 4px var(--color-primary);
-  }
-  img {
-    width: 100%;
-    height: auto;
-  }
   .verdict {
     min-height: 2.6em;
   }

@@ -4,6 +4,7 @@
   import * as client from '../api/client';
   import type { PagesFound } from '../api/types';
   import { useBench } from '../state/context';
+  import Starts from '../parts/Starts.svelte';
   import PageCard from './PageCard.svelte';
 
   const { doc, edits, place, selection, shared } = useBench();
@@ -93,14 +94,11 @@
       </li>
     {/each}
     <li class="fresh">
-      <p class="font-semibold">
-        A new page{selection.page ? ` behind ${selection.page.title}` : ''}, beginning with
-      </p>
-      {#each found?.starts ?? [] as start (start.start)}
-        <button type="button" class="start" onclick={() => add(start.start)}>
-          <b>{start.name}</b> <span class="muted">{start.note}</span>
-        </button>
-      {/each}
+      <Starts
+        title="A new page{selection.page ? ` behind ${selection.page.title}` : ''}, beginning with"
+        starts={found?.starts ?? []}
+        begin={add}
+      />
     </li>
   </ul>
 </main>
@@ -128,17 +126,5 @@
     gap: 2px;
     padding: 10px 12px;
     border: 1px dashed color-mix(in oklab, var(--color-base-content) 40%, transparent);
-  }
-  .start {
-    min-height: 24px;
-    padding: 3px 0;
-    text-align: left;
-    cursor: pointer;
-  }
-  .start b {
-    color: var(--color-primary);
-  }
-  .start:hover b {
-    text-decoration: underline;
   }
 </style>

@@ -4,6 +4,7 @@
   import * as client from '../api/client';
   import type { Problem, SiteRow } from '../api/types';
   import NameField from '../parts/NameField.svelte';
+  import TrueCard from '../parts/TrueCard.svelte';
   import { when } from './when';
 
   type Props = {
@@ -21,14 +22,6 @@
   };
   let { row, first, last, only, chosen, open, move, copy, remove, renamed }: Props = $props();
 
-  function key(event: KeyboardEvent): void {
-    const by = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
-    if (!event.altKey || by === 0) return;
-    event.preventDefault();
-    event.stopPropagation();
-    move(by);
-  }
-
   async function keep(name: string): Promise<Problem | null> {
     if (name === row.name) return null;
     try {
@@ -42,17 +35,13 @@
   }
 </script>
 
-<button
-  type="button"
-  class="shown"
-  aria-label="Open {row.name}"
-  aria-current={chosen ? 'true' : undefined}
-  title="Open on the bench; Alt and arrows move it"
-  onclick={open}
-  onkeydown={key}
->
-  <img src="/of/{row.site}/page-pictures/{row.page}/{row.picture}" alt="" width="480" height="300" />
-</button>
+<TrueCard
+  label="Open {row.name}"
+  picture="/of/{row.site}/page-pictures/{row.page}/{row.picture}"
+  current={chosen}
+  {open}
+  {move}
+/>
 <div class="flex items-baseline gap-2 pt-1">
   <NameField label="Name of the site" value={row.name} {keep} />
   {#if chosen}<span class="muted text-small whitespace-nowrap">is open</span>{/if}
@@ -90,23 +79,6 @@
 </div>
 
 <style>
-  .shown {
-    display: block;
-    width: 100%;
-    aspect-ratio: 480 / 300;
-    cursor: pointer;
-    background: color-mix(in oklab, var(--color-base-content) 7%, transparent);
-    box-shadow: 0 0 0 1px color-mix(in oklab, var(--color-base-content) 26%, transparent);
-  }
-  .shown[aria-current] {
-    box-shadow:
-      0 0 0 2px var(--color-base-100),
-      0 0 0 4px var(--color-primary);
-  }
-  img {
-    width: 100%;
-    height: auto;
-  }
   .verdict {
     min-height: 2.6em;
   }

@@ -5,6 +5,7 @@
   import { siteId } from '../api/site';
   import type { SitesFound } from '../api/types';
   import { useBench } from '../state/context';
+  import Starts from '../parts/Starts.svelte';
   import SiteCard from './SiteCard.svelte';
   import { when } from './when';
 
@@ -121,15 +122,15 @@
       </li>
     {/each}
     <li class="fresh">
-      <p class="font-semibold">A new site, its page beginning with</p>
-      {#each found?.starts ?? [] as start (start.start)}
-        <button type="button" class="start" disabled={busy} onclick={() => void begin(start.start)}>
-          <b>{start.name}</b> <span class="muted">{start.note}</span>
-        </button>
-      {/each}
-      <button type="button" class="start" disabled={busy} onclick={() => picker?.click()}>
-        <b>Out of a site file …</b> <span class="muted">saved under Take away</span>
-      </button>
+      <Starts
+        title="A new site, its page beginning with"
+        starts={found?.starts ?? []}
+        off={busy}
+        begin={(start) => void begin(start)}
+      />
+      <button type="button" class="quiet act -ml-2" disabled={busy} onclick={() => picker?.click()}
+        >Out of a site file …</button
+      >
       <input
         bind:this={picker}
         type="file"
@@ -186,17 +187,5 @@
     gap: 2px;
     padding: 10px 12px;
     border: 1px dashed color-mix(in oklab, var(--color-base-content) 40%, transparent);
-  }
-  .start {
-    min-height: 24px;
-    padding: 3px 0;
-    text-align: left;
-    cursor: pointer;
-  }
-  .start b {
-    color: var(--color-primary);
-  }
-  .start:hover b {
-    text-decoration: underline;
   }
 </style>
