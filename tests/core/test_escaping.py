@@ -118,7 +118,8 @@ def sample(demo):
     document["assets"][0]["credit"] = "Drawn"
     document["assets"][0]["note"] = "Noted"
     seen, free = {}, []
-    for path in leaves(document):
+    # kinds of page are words that pages name; nothing that is handed out says them
+    for path in (path for path in leaves(document) if path[0] != "kinds"):
         kind = re.sub(r"\d+", "n", "/".join(map(str, path)))
         if kind not in seen:
             seen[kind] = accepted(replaced(document, [path], [PROBE])) is not None

@@ -199,7 +199,7 @@ def _do_the_job(page: Page) -> None:
     press(page.get_by_role("button", name="Ways out"))
     expect(page.get_by_role("button", name="Stop")).to_have_count(0)
     press(page.get_by_role("article").first.get_by_role("button", name="Do this"))
-    expect(page.get_by_text("Every word can be read on every screen.")).to_be_visible()
+    expect(page.get_by_text("Every word can be read on every screen")).to_be_visible()
     opened(page, "Take away")
     press(page.get_by_role("button", name="Copy the rule"))
     expect(page.get_by_role("button", name="Copied")).to_be_visible()

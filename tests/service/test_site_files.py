@@ -58,7 +58,7 @@ REFUSED = {
     "a stranger": (lambda f: f.update({"pictures/virus.exe": b"x"}), "does not name"),
     "broken JSON": (lambda f: f.update({"site.json": b"{"}), "no JSON"),
     "nested too deep": (lambda f: f.update({"site.json": b"[" * 200_000}), "deeper"),
-    "a later version": (lambda f: edited(f, lambda d: d.update(version=4)), "versions 1 to"),
+    "a later version": (lambda f: edited(f, lambda d: d.update(version=5)), "versions 1 to"),
     "an unknown field": (lambda f: edited(f, lambda d: d.update(extra=1)), "not known"),
 }
 

@@ -153,7 +153,7 @@
             type="button"
             class="name"
             aria-pressed={one.page === band?.page}
-            title={one.never ? `Never to be seen: ${one.never}` : `${one.rules.length} rules`}
+            title={one.never ? `${one.title}, never to be seen: ${one.never}` : one.title}
             onclick={() => place.pick(one.page)}
           >
             <span class="truncate">{one.title}</span>
@@ -171,6 +171,7 @@
             type="button"
             class="name"
             aria-pressed={one.page === page?.page}
+            title={one.title}
             onclick={() => selection.choosePage(one.page)}><span class="truncate">{one.title}</span></button
           >
           <PageLanes lanes={one.lanes} {days} places={found.places} />

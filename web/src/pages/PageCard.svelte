@@ -90,7 +90,12 @@
     note="A word of your own: home, list, article, … What pages of one kind share is changed once"
     keep={(word) => edits.edit({ kind: 'kind-page', page: page.id, word }, undefined, false)}
   />
-  <Menu label="What {page.title} shares" {groups} name={sharing} says="Shared parts of {page.title}" />
+  <Menu
+    label="What {page.title} shares"
+    {groups}
+    name={sharing}
+    says="{sharing} with other pages: {page.title}"
+  />
 </div>
 <div class="-ml-2 flex flex-wrap">
   <button
