@@ -10,6 +10,7 @@ import pytest
 import garnetfern
 from garnetfern.cli import app
 from garnetfern.core import errors
+from garnetfern.core.css.choice import CHOOSE_HASH
 from garnetfern.core.picture.decode import ENDINGS
 
 HOUSE = Path(__file__).parents[1]
@@ -44,6 +45,10 @@ def test_keys_in_the_guide_are_those_of_the_interface():
     plain = {name.strip("'") for name in re.findall(r"^    ('?.'?): \(\) =>", keys, re.MULTILINE)}
     for key in re.findall(r"`([A-Z?])`", (HOUSE / "docs" / "guide.md").read_text()):
         assert key.lower() in plain
+
+
+def test_the_guide_admits_the_script_that_is_handed_out():
+    assert CHOOSE_HASH in (HOUSE / "docs" / "guide.md").read_text()
 
 
 def test_no_page_of_the_house_is_too_long():

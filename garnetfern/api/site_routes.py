@@ -13,6 +13,7 @@ from ..service.workspace.studio import Studio
 from . import models as m
 from .answers import problem_of
 from .uploads import read_body
+from .versions import Window
 
 
 class NewSite(BaseModel):
@@ -42,8 +43,8 @@ def site_list_routes(house: House) -> APIRouter:
     api = APIRouter(prefix="/api/sites", responses={**problem_of(404), **problem_of(422)})
 
     @api.get("", response_model=SitesView)
-    def sites() -> Any:
-        return house.view()
+    def sites(window: Window = "") -> Any:
+        return house.view(window)
 
     @api.get("/names", response_model=list[m.SiteName])
     def names() -> Any:
@@ -58,19 +59,19 @@ def site_list_routes(house: House) -> APIRouter:
         return _named(house.copy(body.site))
 
     @api.post("/remove", response_model=SitesView)
-    def remove(body: NamedSite) -> Any:
+    def remove(body: NamedSite, window: Window = "") -> Any:
         house.remove(body.site)
-        return house.view()
+        return house.view(window)
 
     @api.post("/bring-back", response_model=SitesView)
-    def bring_back(body: NamedSite) -> Any:
+    def bring_back(body: NamedSite, window: Window = "") -> Any:
         house.bring_back(body.site)
-        return house.view()
+        return house.view(window)
 
     @api.post("/move", response_model=SitesView)
-    def move(body: MovedSite) -> Any:
+    def move(body: MovedSite, window: Window = "") -> Any:
         house.move(body.site, body.to)
-        return house.view()
+        return house.view(window)
 
     @api.post("/open", response_model=m.SiteName)
     async def open_file(request: Request, name: Annotated[str, Query(max_length=120)] = "a site file") -> Any:

@@ -68,3 +68,10 @@ def test_the_list_is_kept_by_requests(client, two):
     opened = client.post("/api/sites/open?name=mine.zip", content=file).json()
     assert client.get(f"/of/{opened['site']}/api/state").json()["document"]["name"] == opened["name"]
     assert client.post("/api/sites/open?name=mine.zip", content=b"nothing").status_code == 422
+
+
+def test_two_windows_look_at_the_list_without_taking_each_other_s_place(client, two):
+    """A newer question of one window supersedes its own older one alone; the answers are the same."""
+    found = [client.get("/api/sites", headers={"garnetfern-window": name}) for name in ("one", "other")]
+    assert [answer.status_code for answer in found] == [200, 200]
+    assert found[0].json() == found[1].json()

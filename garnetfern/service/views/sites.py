@@ -54,10 +54,10 @@ class Opened(Protocol):
         """All pages with their verdicts."""
 
 
-def site_row(opened: Opened, kept: KeptSite) -> SiteRow:
-    """One site; what was read before is not read again."""
+def site_row(opened: Opened, kept: KeptSite, window: str) -> SiteRow:
+    """One site, for a window that looks; what was read before is not read again."""
     site, state = opened.site(), opened.state()
-    found = opened.pages(site, "sites")
+    found = opened.pages(site, f"sites {window}")
     return {
         "site": kept.id,
         "name": site.name,

@@ -76,9 +76,9 @@ class House(Shared):
         for studio in opened:
             studio.news.tell(kind, what)
 
-    def view(self) -> SitesView:
+    def view(self, window: str = "") -> SitesView:
         """All sites with their pictures and verdicts; those that were removed by their names."""
-        rows = [site_row(self._studio(kept.id), kept) for kept in self.there()]
+        rows = [site_row(self._studio(kept.id), kept, window) for kept in self.there()]
         gone = [removed_row(kept) for kept in self.folder.sites.list(removed=True)]
         return {"sites": rows, "removed": gone, "starts": start_rows()}
 

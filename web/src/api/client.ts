@@ -50,7 +50,7 @@ import { ofSite } from './site';
 import { WINDOW } from './window';
 
 function get<T>(path: string): Promise<T> {
-  return answer<T>(fetch(ofSite(path)));
+  return answer<T>(fetch(ofSite(path), { headers: WINDOW }));
 }
 
 const JSON_TYPE = { 'content-type': 'application/json', ...WINDOW };

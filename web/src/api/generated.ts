@@ -8338,7 +8338,9 @@ export interface operations {
     sites_api_sites_get: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "garnetfern-window"?: string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -8498,7 +8500,9 @@ export interface operations {
     remove_api_sites_remove_post: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "garnetfern-window"?: string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -8540,7 +8544,9 @@ export interface operations {
     bring_back_api_sites_bring_back_post: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "garnetfern-window"?: string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -8582,7 +8588,9 @@ export interface operations {
     move_api_sites_move_post: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "garnetfern-window"?: string;
+            };
             path?: never;
             cookie?: never;
         };

@@ -1,6 +1,7 @@
 <script lang="ts">
   /** All sites: a true picture, a verdict, the last change of each; new ones, copies, and those that were removed. */
   import { onMount, tick } from 'svelte';
+  import { Refused } from '../api/answer';
   import * as client from '../api/client';
   import { siteId } from '../api/site';
   import type { SitesFound } from '../api/types';
@@ -24,6 +25,8 @@
     try {
       found = await client.sites();
     } catch (error) {
+      // a newer question of this window has taken its place
+      if (error instanceof Refused && error.status === 410) return;
       failed = error instanceof Error ? error.message : 'The sites cannot be looked at now.';
     }
   }
