@@ -58,14 +58,11 @@ class BySite:
 
     def _app(self, studio: Studio) -> FastAPI:
         with self._lock:
-            if studio.id not in self._apps:
-                self._apps[studio.id] = site_app(studio)
-                fresh = True
-            else:
-                fresh = False
-        if fresh:
-            studio.look_after_films()
-        return self._apps[studio.id]
+            found = self._apps.get(studio.id)
+            if found is None:
+                found = self._apps[studio.id] = site_app(studio)
+                studio.look_after_films()
+        return found
 
     def app(self, site: str) -> FastAPI:
         """The application of a site. Raises NotFoundError where it is not there, or was removed."""

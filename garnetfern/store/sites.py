@@ -47,10 +47,15 @@ class Sites:
             .join(step, on=((step.site == place.site) & (step.number == place.step)))
         )
 
-    def find(self, site: str) -> KeptSite | None:
-        """The site of an id, removed or not."""
-        found = self._named().where(self._rows.id == site).tuples().first()
-        return None if found is None else KeptSite(*found)
+    def there(self, site: str) -> bool | None:
+        """Whether a site is on the list; None where there never was one of this id. Reads no document."""
+        row: SiteRow | None = self._rows.get_or_none(self._rows.id == site)
+        return None if row is None else row.removed is None
+
+    def first(self) -> str | None:
+        """The id of the first site on the list. Reads no document."""
+        row = self._rows.select(self._rows.id).where(self._rows.removed.is_null()).order_by(self._rows.number).first()
+        return None if row is None else str(row.id)
 
     def history(self, site: str) -> History:
         """The history of a site, which may be one that is yet to begin."""

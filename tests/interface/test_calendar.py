@@ -74,3 +74,13 @@ def test_a_band_of_a_page_is_shown_by_rules_from_the_bench(bench: Page):
     assert document["pages"][-1]["loose"] is True
     opened(bench)
     expect(bench.get_by_text("On Marrowby Fern House")).to_be_visible()
+
+
+def test_what_is_laid_behind_a_band_of_its_own_lies_behind_the_band(bench: Page):
+    """The background of a loose page is seen by nobody: it is not offered, and nothing is laid there unasked."""
+    opened(bench)
+    bench.get_by_role("button", name="A new band").click()
+    bench.get_by_role("button", name="Open on the bench").click()
+    area = bench.get_by_role("navigation", name="Area", exact=True)
+    expect(area.get_by_role("button", name="Shown by rules")).to_have_attribute("aria-pressed", "true")
+    expect(area.get_by_role("button", name="Page", exact=True)).to_have_count(0)

@@ -33,7 +33,6 @@ class Composition:
     """A page as rules compose it, and the first occasion on which they do."""
 
     page: Page
-    of: Page
     occasion: Occasion
     stands: tuple[tuple[Place, str], ...]
 
@@ -94,7 +93,7 @@ def _standings(every: Able, since: date | None) -> dict[Stands, Occasion]:
 def compositions(site: Site, page: Page, since: date | None = None) -> list[Composition]:
     """Every page that rules can compose of a page from a day on, each once; itself where there are none."""
     found = _standings(able_on(site, page), since)
-    return [Composition(shown(site, page, occasion), page, occasion, stands) for stands, occasion in found.items()]
+    return [Composition(shown(site, page, occasion), occasion, stands) for stands, occasion in found.items()]
 
 
 def seen_on(site: Site, page: Page, since: date | None = None) -> set[str]:

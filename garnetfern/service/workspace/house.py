@@ -50,16 +50,15 @@ class House(Shared):
 
     def studio(self, site: str) -> Studio:
         """A site that is there. Raises NotFoundError."""
-        kept = self.folder.sites.find(site)
-        if kept is None or kept.removed is not None:
-            why = "was removed; it can be brought back under Sites" if kept else "is not here"
+        there = self.folder.sites.there(site)
+        if not there:
+            why = "is not here" if there is None else "was removed; it can be brought back under Sites"
             raise NotFoundError(f"The site {site!r} {why}.")
         return self._studio(site)
 
     def first(self) -> Studio:
         """The first site; in an empty folder, the one that is to begin."""
-        there = self.there()
-        return self._studio(there[0].id if there else ONLY_SITE)
+        return self._studio(self.folder.sites.first() or ONLY_SITE)
 
     def empty(self) -> bool:
         """Whether there never was a site here."""
@@ -87,7 +86,7 @@ class House(Shared):
         stem = file_part(name, "site")[:34]
         stem = stem if stem[:1].isalpha() else f"s-{stem}"
         found, number = stem, 2
-        while self.folder.sites.find(found) is not None:
+        while self.folder.sites.there(found) is not None:
             found, number = f"{stem}-{number}", number + 1
         return found
 

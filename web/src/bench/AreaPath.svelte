@@ -46,14 +46,16 @@
       {:else}
         <span class="muted pr-1">{selection.page?.title}</span>
       {/if}
-      <button
-        type="button"
-        class="quiet"
-        class:chosen={selection.area?.kind === 'page'}
-        aria-pressed={selection.area?.kind === 'page'}
-        title="The page's own background, behind everything"
-        onclick={() => selection.choose(selection.page?.id ?? '')}>Page</button
-      >
+      {#if !selection.page?.loose}
+        <button
+          type="button"
+          class="quiet"
+          class:chosen={selection.area?.kind === 'page'}
+          aria-pressed={selection.area?.kind === 'page'}
+          title="The page's own background, behind everything"
+          onclick={() => selection.choose(selection.page?.id ?? '')}>Page</button
+        >
+      {/if}
       {#each selection.bands as band (band.id)}
         {@const join = joinBefore(band.id)}
         {#if join}

@@ -64,7 +64,7 @@
   }
 </script>
 
-<main class="pages">
+<main class="overview">
   <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
     <h2 class="display-face text-head">Pages</h2>
     <p role="status">
@@ -75,7 +75,7 @@
         >{/if}
     </p>
   </div>
-  <ul class="grid-of" aria-label="Pages of the site" bind:this={list}>
+  <ul class="overview-cards" aria-label="Pages of the site" bind:this={list}>
     {#each rows as { page, row }, n (page.id)}
       <li data-page={page.id}>
         <PageCard
@@ -93,7 +93,7 @@
         />
       </li>
     {/each}
-    <li class="fresh">
+    <li class="overview-new">
       <Starts
         title="A new page{selection.page ? ` behind ${selection.page.title}` : ''}, beginning with"
         starts={found?.starts ?? []}
@@ -102,29 +102,3 @@
     </li>
   </ul>
 </main>
-
-<style>
-  .pages {
-    display: flex;
-    flex-direction: column;
-    gap: 12px;
-    min-height: 0;
-    padding: 16px 24px 0;
-  }
-  .grid-of {
-    display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(280px, 1fr));
-    gap: 22px 20px;
-    align-content: start;
-    overflow-y: auto;
-    padding: 4px 4px 24px;
-  }
-  .fresh {
-    display: flex;
-    flex-direction: column;
-    align-items: flex-start;
-    gap: 2px;
-    padding: 10px 12px;
-    border: 1px dashed color-mix(in oklab, var(--color-base-content) 40%, transparent);
-  }
-</style>

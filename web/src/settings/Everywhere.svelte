@@ -18,7 +18,7 @@
   }
 </script>
 
-<div class="everywhere" class:none={found?.suffices === false} role="status">
+<div class="least-strength" class:fails={found?.suffices === false} role="status">
   {#if found}
     <p>
       {found.sentence}
@@ -56,19 +56,3 @@
     <button type="button" class="quiet" onclick={() => long.stop()}>Stop</button>
   {/if}
 </div>
-
-<style>
-  .everywhere {
-    display: flex;
-    align-items: center;
-    gap: 12px;
-    justify-content: space-between;
-    min-height: 62px;
-    padding: 8px 0 8px 12px;
-    border-left: 4px solid var(--color-success);
-    line-height: 1.35;
-  }
-  .none {
-    border-left-color: var(--color-warning);
-  }
-</style>

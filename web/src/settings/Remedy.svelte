@@ -17,7 +17,7 @@
 {#if everywhere || all.share !== null}
   <Everywhere found={everywhere} />
 {:else}
-  <div class="remedy" class:none={overlay !== null && overlay.opacity === null} role="status">
+  <div class="least-strength" class:fails={overlay !== null && overlay.opacity === null} role="status">
     {#if overlay}
       {@const { layer } = overlay}
       <p>
@@ -50,19 +50,3 @@
     {/if}
   </div>
 {/if}
-
-<style>
-  .remedy {
-    display: flex;
-    align-items: center;
-    gap: 12px;
-    justify-content: space-between;
-    min-height: 62px;
-    padding: 8px 0 8px 12px;
-    border-left: 4px solid var(--color-success);
-    line-height: 1.35;
-  }
-  .none {
-    border-left-color: var(--color-warning);
-  }
-</style>

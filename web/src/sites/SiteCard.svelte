@@ -12,7 +12,7 @@
     first: boolean;
     last: boolean;
     /** There is no other. */
-    only: boolean;
+    alone: boolean;
     chosen: boolean;
     open: () => void;
     move: (by: -1 | 1) => void;
@@ -20,7 +20,7 @@
     remove: () => void;
     renamed: () => void;
   };
-  let { row, first, last, only, chosen, open, move, copy, remove, renamed }: Props = $props();
+  let { row, first, last, alone, chosen, open, move, copy, remove, renamed }: Props = $props();
 
   async function keep(name: string): Promise<Problem | null> {
     if (name === row.name) return null;
@@ -71,8 +71,8 @@
   <button
     type="button"
     class="quiet act"
-    disabled={only}
-    title={only ? 'There is one site at least' : 'It can be brought back'}
+    disabled={alone}
+    title={alone ? 'There is one site at least' : 'It can be brought back'}
     aria-label="Remove {row.name}"
     onclick={remove}>Remove</button
   >

@@ -98,7 +98,7 @@
   }
 </script>
 
-<main class="sites" aria-busy={busy}>
+<main class="overview" aria-busy={busy}>
   <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
     <h2 class="display-face text-head">Sites</h2>
     <p role="status">
@@ -107,14 +107,14 @@
       {:else if !found}<span class="muted">Reading every site …</span>{/if}
     </p>
   </div>
-  <ul class="grid-of" aria-label="Sites" bind:this={list}>
+  <ul class="overview-cards" aria-label="Sites" bind:this={list}>
     {#each found?.sites ?? [] as row, n (row.site)}
       <li data-site={row.site}>
         <SiteCard
           {row}
           first={n === 0}
           last={n === (found?.sites.length ?? 0) - 1}
-          only={found?.sites.length === 1}
+          alone={found?.sites.length === 1}
           chosen={row.site === siteId()}
           open={() => void open(row.site)}
           move={(by) => void move(row.site, n + by)}
@@ -124,7 +124,7 @@
         />
       </li>
     {/each}
-    <li class="fresh">
+    <li class="overview-new">
       <Starts
         title="A new site, its page beginning with"
         starts={found?.starts ?? []}
@@ -148,7 +148,7 @@
       />
     </li>
     {#if found && found.removed.length > 0}
-      <li class="fresh">
+      <li class="overview-new">
         <p class="font-semibold">Removed, with all that they have</p>
         {#each found.removed as gone (gone.site)}
           <p class="flex items-baseline gap-2">
@@ -165,30 +165,3 @@
     {/if}
   </ul>
 </main>
-
-<style>
-  .sites {
-    display: flex;
-    flex-direction: column;
-    gap: 12px;
-    min-height: 0;
-    padding: 16px 24px 0;
-  }
-  .grid-of {
-    display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(280px, 1fr));
-    gap: 22px 20px;
-    align-content: start;
-    overflow-y: auto;
-    padding: 4px 4px 24px;
-  }
-  .fresh {
-    display: flex;
-    flex-direction: column;
-    align-items: flex-start;
-    align-self: start;
-    gap: 2px;
-    padding: 10px 12px;
-    border: 1px dashed color-mix(in oklab, var(--color-base-content) 40%, transparent);
-  }
-</style>

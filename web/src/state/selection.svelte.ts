@@ -34,10 +34,7 @@ export class Selection {
   readonly bands = $derived<Band[]>(this.page?.bands ?? []);
   readonly areas = $derived<Area[]>(this.page ? areasOf(this.page) : []);
   readonly area = $derived<Area | null>(
-    this.areas.find((a) => a.id === this.areaId) ??
-      this.areas.find((a) => a.band?.role === 'banner') ??
-      this.areas[0] ??
-      null,
+    this.areas.find((a) => a.id === this.areaId) ?? this.firstArea ?? null,
   );
   readonly band = $derived<Band | null>(this.area?.band ?? null);
   readonly layers = $derived<Layer[]>((this.area?.backdrop.layers ?? []) as Layer[]);
@@ -123,6 +120,13 @@ export class Selection {
     return id === 'base' || id === 'words' || this.layers.some((l) => l.id === id);
   }
 
+  /** The banner, or the page itself; of a loose page, which nobody sees, its first band. */
+  private get firstArea(): Area | undefined {
+    const wanted = this.areas.find((a) => a.band?.role === 'banner');
+    const loose = this.page?.loose ? this.areas.find((a) => a.kind === 'band') : undefined;
+    return wanted ?? loose ?? this.areas[0];
+  }
+
   /** The topmost overlay, the topmost layer, or the base. */
   private firstCard(): string {
     return this.layers.findLast((l) => picturesOf(l).length === 0)?.id ?? this.layers.at(-1)?.id ?? 'base';
@@ -136,7 +140,7 @@ export class Selection {
   choosePage(id: string): void {
     this.change(() => {
       this.pageId = id;
-      this.areaId = this.areas.find((a) => a.band?.role === 'banner')?.id ?? this.areas[0]?.id ?? '';
+      this.areaId = this.firstArea?.id ?? '';
       this.flash += 1;
       this.cardId = this.firstCard();
     });
