@@ -134,3 +134,60 @@ def test_words_that_cannot_be_vouched_for_are_neither_pass_nor_short(tmp_path):
     result = run(app, ["check", str(file)])
     assert result.exit_code == 0
     assert "6 cannot be vouched for" in result.stdout
+
+
+@pytest.fixture
+def kept(tmp_path):
+    """A data folder with a site that the application works with meanwhile."""
+    studio = first_site(tmp_path / "data")
+    studio.start(one_banner(), "A new site")
+    yield studio
+    studio.close()
+
+
+def release(kept, *more):
+    return run(app, ["release", str(kept.folder.path), "--to", str(kept.folder.path.parent / "www"), *more])
+
+
+def test_a_release_beside_the_application(kept):
+    www = kept.folder.path.parent / "www"
+    listed = release(kept, "--dry-run")
+    assert (listed.exit_code, "+ index.html" in listed.stdout) == (0, True)
+    assert "Nothing was written: " in listed.stdout
+    assert not www.exists()
+    assert kept.publishing.live() is None
+    made = release(kept)
+    assert made.exit_code == 0, made.output
+    assert "Release 1 is live: " in made.stdout
+    assert kept.publishing.live().number == 1
+    said = json.loads((www / "garnetfern-release.json").read_text())
+    assert (said["site"], said["release"], said["short"]) == ("site", 1, 0)
+    again = json.loads(release(kept, "--json").stdout)
+    assert (again["release"], again["fresh"]) == (1, [])
+    assert "release 1 is live" in run(app, ["sites", str(kept.folder.path)]).stdout
+    assert json.loads(run(app, ["sites", str(kept.folder.path), "--json"]).stdout)[0]["live"] == 1
+
+
+def test_a_release_that_falls_short(kept):
+    www = kept.folder.path.parent / "www"
+    base = {"op": "replace", "path": "/pages/0/bands/0/backdrop/base", "value": "#fafafa"}
+    kept.change(1, [base], "Bright")
+    assert release(kept, "--dry-run").exit_code == 1
+    refused = release(kept)
+    assert refused.exit_code == 1
+    assert "Nothing was put live." in refused.output
+    assert not www.exists()
+    done = release(kept, "--anyway")
+    assert (done.exit_code, "Words fall short; that is kept with it." in done.stdout) == (0, True)
+    assert json.loads((www / "garnetfern-release.json").read_text())["short"] > 0
+    assert kept.publishing.live().facts["short"] > 0
+
+
+def test_a_release_that_cannot_be(kept, tmp_path):
+    assert release(kept, "--site", "nothing").exit_code == 2
+    (tmp_path / "www").mkdir()
+    (tmp_path / "www" / "mine.txt").write_text("mine")
+    refused = release(kept)
+    assert (refused.exit_code, "mine.txt" in refused.output) == (2, True)
+    assert kept.publishing.live() is None
+    assert run(app, ["release", str(tmp_path / "nowhere"), "--to", str(tmp_path / "x")]).exit_code == 2

@@ -19,6 +19,7 @@ from .by_site import OF, BySite, FirstSite
 from .guard import Door, Guard
 from .lines import LINES
 from .site_routes import site_list_routes
+from .visit_routes import visit_routes
 
 WEB = Path(__file__).resolve().parent.parent / "web"
 LOOPBACK = Door()
@@ -60,6 +61,7 @@ def create_app(data: Path, door: Door = LOOPBACK, cache: Cache | None = None) ->
     plain = (*DEFAULT_EXCLUDED_CONTENT_TYPES, LINES, "video/mp4")
     app.add_middleware(GZipMiddleware, minimum_size=1400, compresslevel=5, exclude_content_types=plain)
     app.include_router(site_list_routes(house))
+    app.include_router(visit_routes(house))
     by_site = BySite(house)
     app.openapi = by_site.described(app.openapi)  # type: ignore[method-assign]
     app.mount(OF, by_site)

@@ -17,6 +17,7 @@ from .guard.door import OF
 from .look_routes import look_routes
 from .news_routes import news_routes
 from .picture_routes import area_routes, shelf_routes, work_routes
+from .release_routes import release_routes
 from .remedy_routes import remedy_routes
 from .versions import Versions
 from .visitor_routes import visitor_routes
@@ -35,8 +36,8 @@ def site_app(studio: Studio) -> FastAPI:
     app = FastAPI(docs_url=None, redoc_url=None, openapi_url=None)
     errors.install(app)
     versions = Versions()
-    every = (look_routes, remedy_routes, shelf_routes, work_routes, file_routes, news_routes, visitor_routes)
-    for routes in every:
+    looked = (look_routes, remedy_routes, release_routes)
+    for routes in (*looked, shelf_routes, work_routes, file_routes, news_routes, visitor_routes):
         app.include_router(routes(studio))
     for computed in (document_routes, computing_routes, area_routes):
         app.include_router(computed(studio, versions))

@@ -8,6 +8,7 @@ from typing import Any
 from fastapi.responses import StreamingResponse
 
 from ..core.errors import GarnetfernError
+from ..store import refusal_of
 from .answers import FRESH
 from .errors import status_of
 
@@ -22,10 +23,13 @@ def _lines(found: Iterator[Mapping[str, Any]]) -> Iterator[str]:
             yield json.dumps(line) + "\n"
     except GarnetfernError as error:
         yield json.dumps({"kind": "problem", "status": status_of(error), "message": error.message}) + "\n"
-    except Exception:
-        log.exception("an answer in lines")
-        message = "Something went wrong inside. Nothing was changed; please try again."
-        yield json.dumps({"kind": "problem", "status": 500, "message": message}) + "\n"
+    except Exception as error:
+        refusal = refusal_of(error)
+        if refusal is None:
+            log.exception("an answer in lines")
+        inside = "Something went wrong inside. Nothing was changed; please try again."
+        message, status = (refusal.message, status_of(refusal)) if refusal else (inside, 500)
+        yield json.dumps({"kind": "problem", "status": status, "message": message}) + "\n"
 
 
 def found_line(found: Mapping[str, Any]) -> Mapping[str, Any]:

@@ -58,10 +58,15 @@ class Running:
 
 def run_locally(data: Path, cache: Cache | None = None) -> Running:
     """Start the application on a data folder and wait until it answers."""
+    return run_application(create_app(data, cache=cache), data)
+
+
+def run_application(application: Guarded, data: Path) -> Running:
+    """Start an application that was made for a data folder, and wait until it answers."""
     with socket.socket() as probe:
         probe.bind(("127.0.0.1", 0))
         port = probe.getsockname()[1]
-    server = Server(create_app(data, cache=cache), "127.0.0.1", port)
+    server = Server(application, "127.0.0.1", port)
     thread = threading.Thread(target=server.run, daemon=True)
     thread.start()
     while not server.started and thread.is_alive():

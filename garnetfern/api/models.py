@@ -9,6 +9,7 @@ from ..core.document import Asset, Site
 from ..service.runtime.told import DoingLine
 from ..service.views.every_situation import SituationsView, WidthView
 from ..service.views.overlay_everywhere import EverywhereView
+from ..service.views.releases import LookView
 from ..service.views.remedies import EndLine, MendedLine, PlightLine, RemedyLine
 
 
@@ -76,6 +77,38 @@ class PackingLines(BaseModel):
     """One of the lines about packing."""
 
     line: DoingLine | PackedLine | ProblemLine
+
+
+class LookLine(BaseModel):
+    """What the next release would be."""
+
+    kind: Literal["found"]
+    found: LookView
+
+
+class LookLines(BaseModel):
+    """One of the lines about the next release."""
+
+    line: DoingLine | LookLine | ProblemLine
+
+
+class PublishedView(BaseModel):
+    """The number of the release that was put live."""
+
+    number: int
+
+
+class PublishedLine(BaseModel):
+    """The site is live."""
+
+    kind: Literal["found"]
+    found: PublishedView
+
+
+class PublishLines(BaseModel):
+    """One of the lines about putting live."""
+
+    line: DoingLine | PublishedLine | ProblemLine
 
 
 class CacheView(BaseModel):

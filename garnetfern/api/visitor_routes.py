@@ -9,7 +9,7 @@ from fastapi import APIRouter, HTTPException, Query
 from fastapi.responses import FileResponse, HTMLResponse, Response
 
 from ..core.css.escape import style_text
-from ..core.limits import FILM_SECONDS
+from ..core.limits import FILM_SECONDS, WHOLE_NUMBER
 from ..service.views.pages import content_of
 from ..service.workspace.studio import Studio
 from .answers import FOREVER, FRESH
@@ -43,11 +43,17 @@ def visitor_routes(studio: Studio) -> APIRouter:
         return FileResponse(path, media_type="video/mp4", headers=FOREVER)
 
     @routes.get("/page-pictures/{page}/{content}")
-    def page_image(page: str, content: str, day: date | None = None) -> Response:
-        site = studio.site()
+    def page_image(
+        page: str,
+        content: str,
+        day: date | None = None,
+        screen: Annotated[str | None, Query(max_length=40)] = None,
+        release: Annotated[int | None, Query(ge=1, le=WHOLE_NUMBER)] = None,
+    ) -> Response:
+        site = studio.site() if release is None else studio.publishing.site_of(release)
         found = studio.page(site, page, day)
         fresh = FOREVER if content == content_of(site, found) else FRESH
-        return Response(studio.page_picture(site, found), media_type="image/jpeg", headers=fresh)
+        return Response(studio.page_picture(site, found, screen), media_type="image/jpeg", headers=fresh)
 
     @routes.get("/strips/{hash_}")
     def strip(hash_: str) -> Response:

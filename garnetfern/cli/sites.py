@@ -8,13 +8,14 @@ from typing import Annotated
 import typer
 
 from ..store.opening import DATABASE, inspect, read_only
+from ..store.releases import live_releases
 from ..store.sites import standing, step_of
 from .common import DataArgument, app, fail, telling
 
 
 @app.command()
 def sites(data: DataArgument, as_json: Annotated[bool, typer.Option("--json")] = False) -> None:
-    """List the sites of a data folder: id, name, how many pages, revision. Nothing is changed."""
+    """List the sites of a data folder: id, name, how many pages, revision, what is live. Nothing is changed."""
     file = data / DATABASE
     with telling(data):
         if not file.exists():
@@ -28,7 +29,8 @@ def sites(data: DataArgument, as_json: Annotated[bool, typer.Option("--json")] =
     width = max((len(str(row["site"])) for row in rows), default=0)
     for row in rows:
         pages = "1 page" if row["pages"] == 1 else f"{row['pages']} pages"
-        typer.echo(f"{row['site']:{width}}  {row['name']}, {pages}, revision {row['revision']}")
+        live = f"release {row['live']} is live" if row["live"] else "nothing is live"
+        typer.echo(f"{row['site']:{width}}  {row['name']}, {pages}, revision {row['revision']}, {live}")
 
 
 def _rows(db: sqlite3.Connection) -> list[dict[str, object]]:
@@ -36,12 +38,13 @@ def _rows(db: sqlite3.Connection) -> list[dict[str, object]]:
     found: list[dict[str, object]] = []
     tables = {name for (name,) in db.execute("SELECT name FROM sqlite_master WHERE type = 'table'")}
     stands = standing(db)
-    order = list(stands)
+    order, live = list(stands), live_releases(db)
     if "site" in tables:
         order = [name for (name,) in db.execute("SELECT id FROM site WHERE removed IS NULL ORDER BY number")]
     for site in order:
         revision, step = stands[site]
         document = json.loads(step_of(db, site, step, "document")[0])
         pages = sum(not page.get("loose") for page in document["pages"])
-        found.append({"site": site, "name": document["name"], "pages": pages, "revision": revision})
+        row = {"site": site, "name": document["name"], "pages": pages, "revision": revision}
+        found.append({**row, "live": live.get(site)})
     return found

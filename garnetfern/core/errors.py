@@ -21,6 +21,8 @@ GarnetfernError
 ├─ ShareError           a part that pages cannot have in common so
 ├─ PlacingError         a band that cannot be shown by rules so
 ├─ ScreenError          screens that cannot be changed so
+├─ FallsShortError      a site that is to be put live although words fall short
+├─ NameTakenError       a released file that would lie under another one's name
 ├─ RoomError            no worker for somebody's file could be started
 └─ StoreError           something about what is kept on disk
    ├─ FolderError       the data folder cannot be opened; nothing in it was touched

@@ -9,7 +9,9 @@ from .folder import Folder
 from .history import History, State
 from .jobs import Jobs, JobState
 from .lock import FolderLock
-from .pictures import PictureFiles
+from .pictures import PictureFiles, hash_of
+from .release_folder import Plan, planned, write_release
+from .releases import NameTakenError, Release, ReleasedFile, Releases, is_page
 from .sites import KeptSite, Sites
 from .tidy import leftovers, tidy
 from .trouble import DamagedError, FolderError, RefusedError, StoreError, refusal_of
@@ -30,16 +32,25 @@ __all__ = [
     "JobState",
     "Jobs",
     "KeptSite",
+    "NameTakenError",
     "PictureFiles",
+    "Plan",
     "RefusedError",
+    "Release",
+    "ReleasedFile",
+    "Releases",
     "Sites",
     "State",
     "StoreError",
     "backup",
     "fitted_key",
+    "hash_of",
+    "is_page",
     "leftovers",
+    "planned",
     "refusal_of",
     "restore",
     "tidy",
     "verify",
+    "write_release",
 ]

@@ -1,7 +1,7 @@
 """A backup of a data folder as one open file, made while it is in use, and brought back.
 
-A zip: `manifest.json` (format, version, when, revision, every member's size and SHA-256), `garnetfern.sqlite`, and the
-originals of its pictures. What can be made anew (renditions, fitted files) is left out.
+A zip: `manifest.json` (format, version, when, revision, every member's size and SHA-256), `garnetfern.sqlite`, the
+originals of its pictures and the files of its releases. What can be made anew (renditions, fitted files) is left out.
 """
 
 import hashlib
@@ -13,12 +13,13 @@ import zipfile
 from collections.abc import Callable
 from contextlib import closing
 from pathlib import Path
-from typing import Any
+from typing import Any, NamedTuple
 
 from ..core.limits import MB
 from .files import sync_folder
 from .migrations import now
 from .opening import DATABASE, copy_database, inspect, read_only
+from .releases import released
 from .sites import standing
 from .trouble import FolderError
 from .verify import verify
@@ -26,6 +27,20 @@ from .verify import verify
 FORMAT, VERSION = "garnetfern-backup", 1
 MANIFEST = "manifest.json"
 MAX_MANIFEST = 64 * MB
+
+
+class Kind(NamedTuple):
+    """Files of a backup that are called by the hash of their content: what they are, how one heals, where they lie."""
+
+    what: str
+    heal: str
+    place: str
+
+
+KINDS = {
+    "originals": Kind("picture", "Bring the same file again to heal it, then make the backup.", "pictures/originals"),
+    "releases": Kind("released file", "Put the site live once more, then make the backup.", "releases"),
+}
 Progress = Callable[[str, float], None]
 
 
@@ -48,6 +63,20 @@ def _add(archive: zipfile.ZipFile, name: str, file: Path) -> dict[str, Any]:
     return {"name": name, "bytes": size, "sha256": digest.hexdigest()}
 
 
+def _add_kept(archive: zipfile.ZipFile, folder: Path, kind: str, hash_: str) -> dict[str, Any]:
+    """Put a file that is called by its hash into the archive. Raises FolderError where it is not what it was."""
+    what, heal, place = KINDS[kind]
+    try:
+        line = _add(archive, f"{kind}/{hash_}", folder / place / hash_[:2] / hash_)
+    except OSError as error:
+        message = f"The {what} {hash_[:10]} cannot be read ({error.strerror}); no backup was made."
+        raise FolderError(message) from error
+    if line["sha256"] != hash_:
+        message = f"The {what} {hash_[:10]} is damaged on the disk; no backup was made. {heal}"
+        raise FolderError(message)
+    return line
+
+
 def backup(folder: Path, target: Path, progress: Progress = lambda _, __: None) -> dict[str, int]:
     """Write a backup of a folder, which may be in use; gives its revision and how many pictures it holds.
 
@@ -60,22 +89,13 @@ def backup(folder: Path, target: Path, progress: Progress = lambda _, __: None) 
         with closing(read_only(database)) as db:
             revisions = sum(revision for revision, _ in standing(db).values())
             hashes = [h for (h,) in db.execute("SELECT hash FROM picture ORDER BY hash")]
+            live = sorted({file.hash for *_, files in released(db) for file in files.values()})
         with zipfile.ZipFile(part, "w", allowZip64=True) as archive:
             members = [_add(archive, DATABASE, database)]
-            for n, hash_ in enumerate(hashes):
-                progress(f"picture {hash_[:10]}", n / len(hashes))
-                file = folder / "pictures" / "originals" / hash_[:2] / hash_
-                try:
-                    line = _add(archive, f"originals/{hash_}", file)
-                except OSError as error:
-                    message = f"The picture {hash_[:10]} cannot be read ({error.strerror}); no backup was made."
-                    raise FolderError(message) from error
-                if line["sha256"] != hash_:
-                    raise FolderError(
-                        f"The picture {hash_[:10]} is damaged on the disk; no backup was made. "
-                        "Bring the same file again to heal it, then make the backup."
-                    )
-                members.append(line)
+            wanted = [("originals", hash_) for hash_ in hashes] + [("releases", hash_) for hash_ in live]
+            for n, (kind, hash_) in enumerate(wanted):
+                progress(f"{KINDS[kind].what} {hash_[:10]}", n / len(wanted))
+                members.append(_add_kept(archive, folder, kind, hash_))
             archive.writestr(MANIFEST, _told(revisions, members))
         with part.open("rb+") as file_:
             os.fsync(file_.fileno())
@@ -106,10 +126,10 @@ def _manifest(archive: zipfile.ZipFile, file: Path) -> list[dict[str, Any]]:
 def _place_of(name: str, folder: Path) -> Path:
     if name == DATABASE:
         return folder / DATABASE
-    hash_ = name.removeprefix("originals/")
-    if not name.startswith("originals/") or len(hash_) != 64 or not set(hash_) <= set("0123456789abcdef"):
+    kind, _, hash_ = name.partition("/")
+    if kind not in KINDS or len(hash_) != 64 or not set(hash_) <= set("0123456789abcdef"):
         raise FolderError(f"The backup holds {name[:60]!r}, which is none of its files. Nothing was changed.")
-    return folder / "pictures" / "originals" / hash_[:2] / hash_
+    return folder / KINDS[kind].place / hash_[:2] / hash_
 
 
 def _extract(archive: zipfile.ZipFile, line: dict[str, Any], folder: Path) -> None:

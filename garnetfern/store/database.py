@@ -10,6 +10,7 @@ from peewee import SqliteDatabase
 
 from .migrations import NAMES, migrate
 from .opening import inspect, keep_before, rehearse, room_for
+from .trouble import FolderError
 
 PRAGMAS = {"journal_mode": "wal", "foreign_keys": 1, "synchronous": "full", "busy_timeout": 5000}
 
@@ -60,3 +61,11 @@ def open_database(file: Path) -> Database:
     db = Database(str(file), pragmas=PRAGMAS, autoconnect=True, check_same_thread=False)
     migrate(db)
     return db
+
+
+def join_database(file: Path) -> Database:
+    """Open a database that another process works with. Raises FolderError where that one is of another version."""
+    if len(inspect(file)) < len(NAMES):
+        message = f"{file} is in use by an earlier version of this application. End that first. Nothing was touched."
+        raise FolderError(message)
+    return Database(str(file), pragmas=PRAGMAS, autoconnect=True, check_same_thread=False)

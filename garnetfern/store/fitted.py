@@ -5,7 +5,7 @@ from pathlib import Path
 
 from ..core.picture.budget import Encoded
 from ..core.resolve.sheets import Rendition
-from .files import sweep, write_whole
+from .files import write_whole
 from .pictures import hash_of
 from .tables import Fitted, Tables
 from .trouble import DamagedError
@@ -36,7 +36,6 @@ class FittedFiles:
         self._db, self._rows = tables.db, tables.fitted
         self._folder = folder
         self._seen: dict[str, tuple[int, int]] = {}
-        sweep(folder)
 
     def path(self, hash_: str) -> Path:
         """Where a file of this content lies."""

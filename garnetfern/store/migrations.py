@@ -82,12 +82,21 @@ def _sites(db: SqliteDatabase) -> None:
     db.execute_sql(f"ALTER TABLE job ADD COLUMN site TEXT NOT NULL DEFAULT '{ONLY_SITE}'")
 
 
+def _releases(db: SqliteDatabase) -> None:
+    db.execute_sql(
+        "CREATE TABLE release (site TEXT NOT NULL REFERENCES site (id), number INTEGER NOT NULL, made TEXT NOT NULL, "
+        "revision INTEGER NOT NULL, back INTEGER, document TEXT NOT NULL, files TEXT NOT NULL, facts TEXT NOT NULL, "
+        "PRIMARY KEY (site, number), FOREIGN KEY (site, back) REFERENCES release (site, number))"
+    )
+
+
 MIGRATIONS: tuple[tuple[str, Callable[[SqliteDatabase], None]], ...] = (
     ("0001 first tables", _first_tables),
     ("0002 looks, jobs and fitted files", _looks_and_jobs),
     ("0003 hashes of renditions", _hashes_of_renditions),
     ("0004 films", _films),
     ("0005 sites", _sites),
+    ("0006 releases", _releases),
 )
 """In order; each is carried out once, in one transaction with the record of it."""
 NAMES = tuple(name for name, _ in MIGRATIONS)

@@ -137,7 +137,7 @@ def check_folder(folder: Path) -> None:
         raise FolderError(message)
 
 
-OURS = frozenset({"in-use", "pictures", "fitted", "copies", "log", "work"})
+OURS = frozenset({"in-use", "pictures", "fitted", "releases", "copies", "log", "work"})
 """What a data folder of ours holds."""
 
 

@@ -15,7 +15,7 @@ from ..core.draw.sample import Picture as Pixels
 from ..core.errors import NotFoundError
 from ..core.picture import Facts, decode_rendition
 from ..core.resolve.sheets import Rendition
-from .files import Incoming, sweep, write_whole
+from .files import Incoming, write_whole
 from .films import NO_FILMS, FilmOpener, FilmStills
 from .migrations import now
 from .tables import Picture, Tables
@@ -51,7 +51,6 @@ class PictureFiles:
         self._lock = threading.Lock()
         self._making: dict[str, threading.Lock] = {}
         self._intact: dict[str, tuple[int, int]] = {}
-        sweep(folder)
 
     def original_path(self, hash_: str) -> Path:
         """Where an original lies."""

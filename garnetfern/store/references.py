@@ -8,6 +8,7 @@ from pathlib import Path
 from typing import Any
 
 from .opening import DATABASE, read_only
+from .releases import released
 from .sites import which_site
 
 
@@ -28,12 +29,13 @@ def hashes_in(document: Any) -> set[str]:
 
 
 def needed(folder: Path) -> set[str]:
-    """The pictures that any step of the history, or any copy, names."""
+    """The pictures that any step of the history, any release, or any copy, names."""
     found: set[str] = set()
     for file in (folder / DATABASE, *(folder / "copies").glob("*.sqlite")):
         try:
             with closing(read_only(file)) as db:
-                for _, _, document in documents(db):
+                every = (document for _, _, document in documents(db))
+                for document in (*every, *(document for _, _, document, _ in released(db))):
                     found |= hashes_in(document)
         except sqlite3.Error:
             continue  # what cannot be read is told by `verify`; nothing is removed because of it

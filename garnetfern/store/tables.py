@@ -87,12 +87,26 @@ class Made(Model):
     hash = TextField()
 
 
+class ReleaseRow(Model):
+    """What was put live at one time: the document, its files (path to hash and bytes, JSON), what was measured of it
+    (JSON), and of which release it is the same (`back`)."""
+
+    site = TextField()
+    number = IntegerField()
+    made = TextField()
+    revision = IntegerField()
+    back = IntegerField(null=True)
+    document = TextField()
+    files = TextField()
+    facts = TextField()
+
+
 Table = TypeVar("Table", bound=type[Model])
 
 
 def _in(db: SqliteDatabase, model: Table) -> Table:
-    key = {} if model is not Step else {"primary_key": CompositeKey("site", "number")}
-    name = "site" if model is SiteRow else model._meta.table_name
+    key = {"primary_key": CompositeKey("site", "number")} if model in (Step, ReleaseRow) else {}
+    name = {SiteRow: "site", ReleaseRow: "release"}.get(model, model._meta.table_name)
     meta = type("Meta", (), {"database": db, "table_name": name, **key})
     found: Any = type(
         model.__name__, (model,), {"Meta": meta, "__module__": model.__module__, "__doc__": model.__doc__}
@@ -112,3 +126,4 @@ class Tables:
         self.job = _in(db, Job)
         self.fitted = _in(db, Fitted)
         self.made = _in(db, Made)
+        self.release = _in(db, ReleaseRow)

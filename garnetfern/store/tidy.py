@@ -7,8 +7,10 @@ from pathlib import Path
 
 from .opening import DATABASE, read_only
 from .references import needed
+from .releases import released
 
 UNNAMED = "no step and no copy names this picture"
+UNRELEASED = "no release holds this file"
 ORPHANED = "made from a picture that is gone, or not known"
 
 
@@ -33,6 +35,7 @@ def leftovers(folder: Path) -> list[Leftover]:
         rows = {h for (h,) in db.execute("SELECT hash FROM picture")}
         fitted = {h for key, h in db.execute("SELECT key, hash FROM fitted") if key.split("/")[0] in wanted}
         made = {name for (name,) in db.execute("SELECT name FROM made")}
+        live = {file.hash for *_, files in released(db) for file in files.values()}
     pictures = folder / "pictures"
     halves = sorted(f for f in folder.rglob(".part-*") if f.is_file())
     originals = sorted((pictures / "originals").glob("*/[0-9a-f]*"))
@@ -41,6 +44,7 @@ def leftovers(folder: Path) -> list[Leftover]:
     found += [_leftover(f, UNNAMED, f.name) for f in originals if f.name not in wanted]
     found += [_leftover(f, ORPHANED) for f in renditions if f.name[:64] not in wanted or f.name not in made]
     found += [_leftover(f, ORPHANED) for f in sorted((folder / "fitted").glob("*/[0-9a-f]*")) if f.name not in fitted]
+    found += [_leftover(f, UNRELEASED) for f in sorted((folder / "releases").glob("*/[0-9a-f]*")) if f.name not in live]
     gone = rows - wanted - {x.picture for x in found}
     found += [Leftover(folder / DATABASE, 0, "a row of a picture whose file is gone", hash_) for hash_ in sorted(gone)]
     return found

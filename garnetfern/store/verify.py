@@ -11,6 +11,7 @@ from ..core.errors import DocumentError
 from .opening import DATABASE, inspect, read_only
 from .pictures import hash_of
 from .references import documents, hashes_in
+from .releases import released
 from .sites import standing
 from .trouble import FolderError
 
@@ -86,6 +87,29 @@ def _originals(db: sqlite3.Connection, folder: Path, progress: Progress) -> Iter
             yield Finding(False, f"{file.relative_to(folder)} is {what}; `tidy` removes it.")
 
 
+def _releases(db: sqlite3.Connection, folder: Path) -> Iterator[Finding]:
+    known = {hash_ for (hash_,) in db.execute("SELECT hash FROM picture")}
+    files: dict[str, str] = {}
+    for site, number, document, held in released(db):
+        named = f"Release {number} of {site}"
+        try:
+            read_site(document)
+        except DocumentError as error:
+            yield Finding(True, f"{named} is no document that can be read: {error.path}: {error.message}")
+        for missing in sorted(hashes_in(document) - known):
+            yield Finding(True, f"{named} names the picture {missing[:10]}, which the database does not know.")
+        if not held:
+            yield Finding(True, f"{named} does not say what files it has.")
+        files = {file.hash: named for file in held.values()} | files
+    for hash_, named in sorted(files.items()):
+        try:
+            whole = hash_of((folder / "releases" / hash_[:2] / hash_).read_bytes()) == hash_
+        except OSError:
+            whole = False
+        if not whole:
+            yield Finding(True, f"A file of {named} ({hash_[:10]}) is damaged or gone; put the site live once more.")
+
+
 def _derived(db: sqlite3.Connection, folder: Path) -> Iterator[Finding]:
     """Renditions and fitted files: what is damaged is made anew, so nothing here is grave."""
     tables = {name for (name,) in db.execute("SELECT name FROM sqlite_master WHERE type = 'table'")}
@@ -108,6 +132,7 @@ def verify(folder: Path, progress: Progress = lambda _, __: None) -> list[Findin
     with closing(read_only(folder / DATABASE)) as db:
         found += _steps(db, progress)
         found += _originals(db, folder, progress)
+        found += _releases(db, folder)
         found += _derived(db, folder)
     for copy in sorted((folder / "copies").glob("????-??-??.sqlite")):
         try:

@@ -1,18 +1,19 @@
 """A bundle: pages, one stylesheet, pictures and fonts, as files that open from disk."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterable
+from dataclasses import replace
 from datetime import date
 
-from ..document import Site
+from ..document import Page, Site
 from ..document.addresses import file_of
 from ..placement import handed_out
 from ..resolve.film import Cut
 from ..resolve.fonts import FontBook
 from ..resolve.sheets import Rendition
 from ..telling import Told, silent
-from .page import emit_page
+from .page import emit_page, faces_of
 from .pictures import Emission
-from .urls import Urls, text_hash
+from .urls import Urls, data_hash, text_hash
 
 STANDARD = Urls("../pictures/", "../fonts/", "../films/")
 
@@ -20,6 +21,16 @@ STANDARD = Urls("../pictures/", "../fonts/", "../films/")
 def no_film(_: Cut, address: str) -> bytes:
     """There are no files of films."""
     raise KeyError(address)
+
+
+def letter_files(pages: Iterable[Page], fonts: FontBook, font: Callable[[str], bytes]) -> dict[str, bytes]:
+    """The font files that pages need, by their names in the catalogue."""
+    return {face.id: font(face.id) for page in pages for _, faces in faces_of(page, fonts) for face in faces}
+
+
+def lettered(urls: Urls, letters: dict[str, bytes]) -> Urls:
+    """Addresses under which font files are called by their content as well."""
+    return replace(urls, lettered={name: data_hash(data) for name, data in letters.items()})
 
 
 def bundle_files(
@@ -32,7 +43,8 @@ def bundle_files(
     film: Callable[[Cut, str], bytes] = no_film,
     since: date | None = None,
 ) -> dict[str, bytes]:
-    """Path in the bundle to bytes. The first page is index.html; stylesheets carry a hash of their content.
+    """Path in the bundle to bytes. The first page is index.html; stylesheets and fonts carry a hash of their content,
+    so that what lies under a name stays the same for ever.
 
     `picture` gives the bytes of a rendition at an address, `film` those of a film's file;
     `urls` are as seen from the stylesheets' folder.
@@ -41,6 +53,8 @@ def bundle_files(
     """
     files: dict[str, bytes] = {}
     pages = handed_out(site, since)
+    letters = letter_files((page for page, _ in pages), fonts, font)
+    urls = lettered(urls, letters)
     for n, (page, groups) in enumerate(pages):
         told(page.title, n / len(pages))
         emitted = emit_page(site, page, fonts, urls, groups)
@@ -60,7 +74,4 @@ def bundle_files(
                 name = file.address.removeprefix("../")
                 if name not in files:
                     files[name] = picture(rendition, name)
-        for block in page.blocks():
-            for face in fonts.family(block.lettering.font).files:
-                files.setdefault(f"fonts/{face.id}", font(face.id))
-    return files
+    return files | {urls.font(name).removeprefix("../"): data for name, data in letters.items()}

@@ -1,12 +1,9 @@
 """Bands that are chosen on the visitor's machine: in templates, so that nothing of them is fetched before, and a script
 right behind them that puts the chosen one in their place before anything is painted."""
 
-from base64 import b64encode
-from hashlib import sha256
-
 from ..document.placing import Between, InTurn, OnWeekdays, Placed
 from ..placement.static import Group
-from .escape import html_attribute
+from .escape import html_attribute, script_hash
 
 CHOOSE = (
     "{let s=document.currentScript,a=[],e=s;"
@@ -27,8 +24,8 @@ of ISO 8601 in the site's zone; day 0 of the script's count is day 719,163 of Py
 WITHOUT_SCRIPT = "@media (scripting: none) {\n  .gf-chosen {\n    display: contents;\n  }\n}\n"
 """What stands where no script runs is a row like any other band (Media Queries 5, section 7.1)."""
 
-CHOOSE_HASH = f"'sha256-{b64encode(sha256(CHOOSE.encode()).digest()).decode()}'"
-"""The source expression (CSP 3, section 2.3.1) that admits the script."""
+CHOOSE_HASH = script_hash(CHOOSE)
+"""The source expression that admits the script."""
 
 
 def _times(rule: Between) -> str:

@@ -5,6 +5,8 @@ document takes only such as are identifiers in HTML and CSS (`document.base.Iden
 """
 
 import re
+from base64 import b64encode
+from hashlib import sha256
 from html import escape
 
 
@@ -42,6 +44,11 @@ def css_comment(text: str) -> str:
 def style_text(css: str) -> str:
     """A whole stylesheet inside a style element, whose end tag cannot be in it (HTML 13.1.2.6)."""
     return css.replace("</", "<\\/")
+
+
+def script_hash(script: str) -> str:
+    """The source expression that admits an inline script of this content (CSP 3, section 2.3.1)."""
+    return f"'sha256-{b64encode(sha256(script.encode()).digest()).decode()}'"
 
 
 def file_part(text: str, otherwise: str = "picture", most: int = 40) -> str:

@@ -1,12 +1,12 @@
 """A page as HTML and CSS. The browser must arrive at the boxes that `resolve.page` computes."""
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 
 from ..document import ImageLayer, Page, Site, ever_visible, page_on
 from ..placement.static import Group
 from ..resolve.control import control_of, pickable
-from ..resolve.fonts import FontBook
+from ..resolve.fonts import Face, Family, FontBook
 from ..resolve.layout import STACK_BELOW
 from .arrival import arrival_css
 from .blocks import pointed
@@ -186,16 +186,21 @@ COMMON: Rules = {
 }
 
 
+def faces_of(page: Page, fonts: FontBook) -> Iterator[tuple[Family, tuple[Face, ...]]]:
+    """The families that a page uses with their faces; slanted ones only where something is slanted."""
+    used = {block.lettering.font for block in page.blocks()}
+    slanted = {block.lettering.font for block in page.blocks() if block.lettering.italic}
+    for family in fonts.families:
+        if family.name in used:
+            yield family, family.files if family.name in slanted else family.faces
+
+
 def font_css(page: Page, fonts: FontBook, urls: Urls) -> str:
     """The @font-face rules of the families a page uses."""
-    used = {block.lettering.font for block in page.blocks()}
     text = ""
-    for family in fonts.families:
-        if family.name not in used:
-            continue
+    for family, faces in faces_of(page, fonts):
         weight = f"{family.least_weight} {family.most_weight}" if family.variable else str(family.least_weight)
-        slanted = any(b.lettering.italic for b in page.blocks() if b.lettering.font == family.name)
-        for face in family.files if slanted else family.faces:
+        for face in faces:
             declarations: Declarations = [
                 ("font-family", css_string(family.name)),
                 ("font-weight", weight),

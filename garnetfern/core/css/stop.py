@@ -9,7 +9,7 @@ from collections.abc import Iterable
 from ..document import LayerBase
 from ..resolve.control import BETWEEN, INSET, SIDE, Control
 from .declarations import Declarations, rule
-from .escape import html_attribute
+from .escape import html_attribute, script_hash
 from .layers import file_property
 from .names import named
 
@@ -42,15 +42,17 @@ RUN_ON = {
 """What is chosen where nothing is."""
 
 
-FILMS_STOP = """<script type="module">
+_OBEY = """
 const box = document.querySelector("input.gf-stop-box");
 const films = document.querySelectorAll(".gf-layer > video");
 const obey = () => films.forEach((film) => (box.checked ? film.pause() : film.play().catch(() => {})));
 box?.addEventListener("change", obey);
 if (box?.checked) obey();
-</script>
 """
+FILMS_STOP = f'<script type="module">{_OBEY}</script>\n'
 """A film cannot be stopped by CSS; without script it runs on, and less motion leaves it out."""
+FILMS_STOP_HASH = script_hash(_OBEY)
+"""The source expression that admits it."""
 
 
 def _picks(layer: LayerBase, run_on: str) -> str:

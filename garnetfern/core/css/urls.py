@@ -24,7 +24,12 @@ def rendition_name(asset: Asset, rendition: Rendition, ending: str = "webp") -> 
 
 def text_hash(text: str) -> str:
     """Ten hexadecimal digits of the text's SHA-256."""
-    return hashlib.sha256(text.encode()).hexdigest()[:10]
+    return data_hash(text.encode())
+
+
+def data_hash(data: bytes) -> str:
+    """Ten hexadecimal digits of the SHA-256: what a file is called that never changes under its name."""
+    return hashlib.sha256(data).hexdigest()[:10]
 
 
 @dataclass(frozen=True)
@@ -41,13 +46,14 @@ FILM_KINDS = {"av1": 'video/mp4; codecs="av01.0.08M.08"', "h264": 'video/mp4; co
 
 @dataclass(frozen=True)
 class Urls:
-    """Prefixes before the names of pictures, fonts and films, ending in a slash, and the films that there are files of:
-    each file by its codec and the hash of its content."""
+    """Prefixes before the names of pictures, fonts and films, ending in a slash; the films that there are files of,
+    each file by its codec and the hash of its content; the hashes of font files that are called by them as well."""
 
     pictures: str = "pictures/"
     fonts: str = "fonts/"
     films: str = "films/"
     coded: Mapping[Cut, tuple[tuple[str, str], ...]] = field(default_factory=dict, kw_only=True)
+    lettered: Mapping[str, str] = field(default_factory=dict, kw_only=True)
 
     def files(self, asset: Asset, rendition: Rendition) -> tuple[File, ...]:
         """The files of a rendition, the best first."""
@@ -67,4 +73,5 @@ class Urls:
 
     def font(self, file: str) -> str:
         """The address of a font file."""
-        return self.fonts + file
+        stem, _, ending = file.rpartition(".")
+        return self.fonts + (f"{stem}-{self.lettered[file]}.{ending}" if file in self.lettered else file)

@@ -11,8 +11,9 @@ from ...core.placement import handed_out
 from ...core.resolve.film import PHONE_BELOW
 from ...core.resolve.fonts import FontBook
 from ...core.resolve.sheets import Rendition
+from ...core.telling import Told, silent
 from ...sandbox import Room
-from ...store import DamagedError, FittedFile, FittedFiles, fitted_key
+from ...store import DamagedError, FittedFile, FittedFiles, fitted_key, hash_of
 from .films import Coded
 
 STILL: tuple[FileKind, ...] = ("webp",)
@@ -132,11 +133,16 @@ class Fitting:
             return self._files.data(made)
 
     def sources(
-        self, site: Site, fonts: FontBook, coded: Coded
+        self, site: Site, fonts: FontBook, coded: Coded, told: Told = silent
     ) -> tuple[FittedUrls, Callable[[Rendition, str], bytes]]:
-        """Addresses for a bundle, and the bytes at each: fitted files where they are there, plain ones elsewhere."""
+        """Addresses for a bundle, and the bytes at each: fitted files where they are there, plain ones elsewhere.
+        Each name carries the hash of its content."""
         found = self.found(site, fonts)
         named = {r: tuple((kind, file.hash) for kind, file in files) for r, files in found.items()}
+        plain = [one for one in wanted(site, fonts) if one.rendition not in found]
+        for n, one in enumerate(plain):
+            told(one.asset.name, n / len(plain))
+            named[one.rendition] = (("webp", hash_of(self._plain(one.rendition))),)
 
         def picture(rendition: Rendition, address: str) -> bytes:
             for kind, file in found.get(rendition, []):

@@ -3,8 +3,10 @@
 import threading
 from collections.abc import Callable
 from dataclasses import dataclass
+from datetime import date
 
-from ...core.css import bundle_files
+from ...core.css import Urls, bundle_files
+from ...core.css.bundle import letter_files, lettered
 from ...core.document import Site
 from ...core.resolve.fonts import FontBook
 from ...core.telling import Told, silent
@@ -15,8 +17,8 @@ from .cuts import cut_file
 from .films import Films
 from .fitting import Fitting
 
-LOOKED, MADE, CUT = 0.15, 0.7, 0.85
-"""How far the work is when originals are looked at, files are made and slots are cut; the rest is the zip."""
+LOOKED, FOUND, MADE, CUT = 0.1, 0.3, 0.7, 0.85
+"""How far the work is when originals are looked at, pictures found, files made, slots cut; the rest is the zip."""
 
 WORTH_KEEPING = 64 * 1024 * 1024
 """A zip of more bytes is not kept in memory between being packed and being fetched, but packed again."""
@@ -42,20 +44,29 @@ class Packing:
         self._count = 0
         self._lock = threading.Lock()
 
-    def files(self, site: Site, told: Told = silent) -> dict[str, bytes]:
-        """Pages, stylesheets, pictures and fonts of the whole site, by their path; fitted pictures where there are.
+    def visited(self, site: Site, told: Told = silent, since: date | None = None) -> tuple[dict[str, bytes], Urls]:
+        """Pages, stylesheets, pictures and fonts of the whole site, by their path, and the addresses of the last three;
+        fitted pictures where there are. `since`: what rules show before that day is left out.
 
         Raises DamagedError where an original is not what it was: it is not handed out.
         """
         for n, asset in enumerate(site.assets):
             told(asset.name, LOOKED * n / len(site.assets))
             self._check(asset.hash)
-        urls, picture = self._fitting.sources(site, self._fonts, self._films.coded(site))
+
+        def looking(name: str, share: float) -> None:
+            told(name, LOOKED + (FOUND - LOOKED) * share)
 
         def making(name: str, share: float) -> None:
-            told(name, LOOKED + (MADE - LOOKED) * share)
+            told(name, FOUND + (MADE - FOUND) * share)
 
-        files = bundle_files(site, self._fonts, picture, font_bytes, urls, making, self._films.data)
+        urls, picture = self._fitting.sources(site, self._fonts, self._films.coded(site), looking)
+        files = bundle_files(site, self._fonts, picture, font_bytes, urls, making, self._films.data, since)
+        return files, lettered(urls, letter_files(site.pages, self._fonts, font_bytes))
+
+    def files(self, site: Site, told: Told = silent) -> dict[str, bytes]:
+        """The same, and beside them every picture that was put through a slot."""
+        files, _ = self.visited(site, told)
         for n, fit in enumerate(site.fits):
             told(fit.slot, MADE + (CUT - MADE) * n / len(site.fits))
             data, name = cut_file(self._room, self._fitting.source, site, fit.slot, fit.asset, "jpeg")

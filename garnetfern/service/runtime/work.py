@@ -50,6 +50,11 @@ class Worker:
         self._thread = threading.Thread(target=self._run, daemon=True, name="garnetfern-worker")
         self._thread.start()
 
+    @property
+    def going(self) -> bool:
+        """Whether it was started and has not ended."""
+        return self._thread is not None and self._thread.is_alive()
+
     def stop(self) -> None:
         """End after the present step; the rest is taken up at the next start."""
         self._ending = True

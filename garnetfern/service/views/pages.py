@@ -6,7 +6,7 @@ import cv2
 import numpy as np
 from typing_extensions import TypedDict
 
-from ...core.document import Page, Site
+from ...core.document import Page, Screen, Site
 from ...core.document.addresses import file_of, links_to
 from ...core.draw.words import draw_page
 from ...core.placement import compositions, shown_by_rules
@@ -133,12 +133,14 @@ def start_rows() -> list[StartRow]:
     return [{"start": name, "name": start.name, "note": start.note} for name, start in STARTS.items()]
 
 
-def page_picture(reader: Reader, site: Site, page: Page) -> bytes:
-    """The top of a page on the widest screen, drawn by the core, as a JPEG of WIDE x HIGH px."""
-    screen = max(site.screens, key=lambda s: s.width)
-    high = round(screen.width * HIGH / WIDE)
+def page_picture(reader: Reader, site: Site, page: Page, of: Screen | None = None) -> bytes:
+    """The top of a page on the widest screen, drawn by the core, as a JPEG of WIDE x HIGH px; or what a screen shows of
+    it, as high and in the screen's proportion."""
+    screen = of or max(site.screens, key=lambda s: s.width)
+    high = screen.height if of else round(screen.width * HIGH / WIDE)
+    wide = max(1, round(HIGH * screen.width / high))
     record = resolve_page(site, page, Moment(Viewport(screen.width, screen.height)), reader.fonts)
     drawn = draw_page(record, (0, 0, screen.width, high), reader.pictures, reader.glyphs)
-    small = np.asarray(cv2.resize(drawn, (WIDE, HIGH), interpolation=cv2.INTER_AREA))
+    small = np.asarray(cv2.resize(drawn, (wide, HIGH), interpolation=cv2.INTER_AREA))
     _, data = cv2.imencode(".jpg", small[:, :, ::-1], [cv2.IMWRITE_JPEG_QUALITY, 86])
     return data.tobytes()

@@ -9,7 +9,7 @@ from ...core.document import Page, Site
 from ...core.placement import Occasion, compositions
 from ...core.reading import Reader, situations
 from ...core.reading.widths import WidthRun, changes
-from .check import floored, reading_view
+from .check import ReadingView, floored, reading_view
 
 DAYS = ("Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday")
 Row = dict[str, Any]
@@ -42,13 +42,24 @@ def check_site(reader: Reader, site: Site, progress: Progress) -> list[Row]:
     rows: list[Row] = []
     every = composed(site)
     for n, (slug, page) in enumerate(every):
-        wanted = situations(site, page, None)
-        for m, (situation, readings) in enumerate(reader.reading_of(site, page, wanted)):
-            progress(f"{slug}: {situation.name}", (n + m / len(wanted)) / len(every))
-            rows += [{"page": slug, **reading_view(r, situation)} for r in readings]
-        for situation, edges in reader.edges_of(site, page, wanted):
-            rows += [{"page": slug, **reading_view(r, situation)} for r in edges]
+
+        def told(situation: str, share: float, n: int = n, slug: str = slug) -> None:
+            progress(f"{slug}: {situation}", (n + share) / len(every))
+
+        rows += [{"page": slug, **view} for view in read_all(reader, site, page, told)]
     return rows
+
+
+def read_all(reader: Reader, site: Site, page: Page, progress: Progress) -> list[ReadingView]:
+    """Every block of words of a page as it is, in every situation."""
+    wanted = situations(site, page, None)
+    found: list[ReadingView] = []
+    for m, (situation, readings) in enumerate(reader.reading_of(site, page, wanted)):
+        progress(situation.name, m / len(wanted))
+        found += [reading_view(r, situation) for r in readings]
+    for situation, edges in reader.edges_of(site, page, wanted):
+        found += [reading_view(r, situation) for r in edges]
+    return found
 
 
 def run_over_widths(reader: Reader, site: Site, progress: Progress) -> list[Row]:

@@ -26,8 +26,8 @@ from .studio import Studio
 class House(Shared):
     """All sites of one data folder; each is opened when it is first asked for."""
 
-    def __init__(self, data: Path, room: Room | None = None, cache: Cache | None = None) -> None:
-        super().__init__(data, room, cache)
+    def __init__(self, data: Path, room: Room | None = None, cache: Cache | None = None, beside: bool = False) -> None:
+        super().__init__(data, room, cache, beside)
         self._open: dict[str, Studio] = {}
         self._lock = Lock()
         self.folder.jobs.changed = self._tell_of_work

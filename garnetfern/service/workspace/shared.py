@@ -14,11 +14,11 @@ from ..views.looks import Looks
 
 
 class Shared:
-    """One data folder. Raises FolderError where it cannot be opened."""
+    """One data folder. Raises FolderError where it cannot be opened; `beside`: another process may hold it."""
 
-    def __init__(self, data: Path, room: Room | None = None, cache: Cache | None = None) -> None:
+    def __init__(self, data: Path, room: Room | None = None, cache: Cache | None = None, beside: bool = False) -> None:
         self.room = room or shared_room()
-        self.folder = Folder(data, self.room.rendition, self.room.films)
+        self.folder = Folder(data, self.room.rendition, self.room.films, beside)
         self.fonts = shipped_fonts()
         self.cache = cache or Cache()
         self.reader = Reader(self.fonts, self.folder.pictures, self.cache)
@@ -38,6 +38,11 @@ class Shared:
     def wake(self) -> None:
         """There is new work."""
         self._worker.wake()
+
+    @property
+    def attended(self) -> bool:
+        """Whether somebody carries out the long work: this process, or the one that holds the folder."""
+        return self._worker.going or not self.folder.alone
 
     def close(self) -> None:
         """End all work and let the data folder go."""

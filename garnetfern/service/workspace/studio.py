@@ -30,6 +30,7 @@ from .long import LongWork
 from .news import News
 from .patch import Patch
 from .present import Present
+from .publishing import Publishing
 from .shared import Shared
 from .shelved import Shelved
 from .steps import Steps, Taken
@@ -55,6 +56,7 @@ class Studio(Shelved):
         self.packing = Packing(self.room, self.whole, self.fitting, self.films, self.fonts)
         self.long = LongWork(self.site, self.fitting, self.films, self.fonts)
         self._present = Present(self.history, self.fonts)
+        self.publishing = Publishing(self)
 
     def look_after_films(self) -> None:
         """Begin to make what the site's films need."""
@@ -153,9 +155,13 @@ class Studio(Shelved):
 
         return pages_view([row(page) for page in site.visited])
 
-    def page_picture(self, site: Site, page: Page) -> bytes:
-        """A small true picture of a page."""
-        return self.cache.get("page-picture", content_of(site, page), lambda: page_picture(self.reader, site, page))
+    def page_picture(self, site: Site, page: Page, screen: str | None = None) -> bytes:
+        """A small true picture of a page, on the widest screen or another one. Raises NotFoundError."""
+        seen = next((s for s in site.screens if s.id == screen), None)
+        if screen is not None and seen is None:
+            raise NotFoundError(f"There is no screen {screen!r} in this site.")
+        key = (content_of(site, page), screen)
+        return self.cache.get("page-picture", key, lambda: page_picture(self.reader, site, page, seen))
 
     def area(self, page: Page, area_id: str) -> Area:
         """An area of a page. Raises NotFoundError."""
@@ -232,6 +238,13 @@ class Studio(Shelved):
         table = read_visits(data.decode("utf-8-sig", errors="replace"))
         site = present.model_copy(update={"visits": table})
         return self._keep(based_on, read_site(site.model_dump(mode="json")), f"Visits on {len(table)} widths")
+
+    def work_on(self, based_on: int, number: int) -> State:
+        """Put the site as it was released in place of the present one, as one step that can be undone."""
+        self.site(None, based_on)
+        site = self.publishing.site_of(number)
+        check_facts(site, None, self.pictures.find)
+        return self._keep(based_on, site, f"Back to release {number}")
 
     def copies(self) -> list[Copy]:
         """The daily copies that can be brought back, newest first."""

@@ -1,0 +1,178 @@
+"""The worst reading of every block of words over a whole site: what a release is measured by."""
+
+from hashlib import blake2b
+
+from typing_extensions import TypedDict
+
+from ...core.cache import Cache
+from ...core.document import Page, Site
+from ...core.placement import Composition, compositions
+from ...core.reading import Reader
+from ...core.reading.parts import EDGE
+from ...core.telling import Told, silent
+from .check import ReadingView, floored
+from .report import read_all, said_of
+
+
+class WorstRow(TypedDict):
+    """A block of words over all pages that rules compose of one, and all situations: its worst reading (None: nothing
+    could be measured), where that is met, how many readings there are, and how many of them fall short or could not
+    be vouched for."""
+
+    page: str
+    block: str
+    words: str
+    ratio: float | None
+    required: float
+    where: str
+    readings: int
+    short: int
+    unsure: int
+
+
+class CheckView(TypedDict):
+    """A whole site, read in every situation, and what that comes to. `good`: something was measured, all of it can be
+    read, and nothing was left out."""
+
+    rows: list[WorstRow]
+    readings: int
+    short: int
+    unsure: int
+    sentence: str
+    good: bool
+
+
+def _quotient(view: ReadingView) -> float:
+    return view["ratio"] / view["required"] if view["ratio"] is not None else 99.0
+
+
+def _worst_of(page: Page, found: list[ReadingView]) -> list[WorstRow]:
+    """The worst of each block of one page as it is."""
+    words = {block.id: block.said for block in page.blocks()}
+    by_block: dict[str, list[ReadingView]] = {}
+    for view in found:
+        by_block.setdefault(view["block"], []).append(view)
+    rows: list[WorstRow] = []
+    for block, views in by_block.items():
+        measured = [v for v in views if v["vouched"] and v["ratio"] is not None]
+        worst = min(measured, key=_quotient, default=None)
+        rows.append(
+            {
+                "page": page.id,
+                "block": block,
+                "words": words.get(block.removesuffix(EDGE), ""),
+                "ratio": None if worst is None else worst["ratio"],
+                "required": views[0]["required"] if worst is None else worst["required"],
+                "where": "" if worst is None else worst["name"],
+                "readings": len(views),
+                "short": sum(v["vouched"] and not v["meets"] for v in views),
+                "unsure": sum(not v["vouched"] for v in views),
+            }
+        )
+    return rows
+
+
+def _together(rows: list[WorstRow]) -> WorstRow:
+    """One block, as it is on several days."""
+    worst = min(rows, key=lambda r: r["ratio"] / r["required"] if r["ratio"] is not None else 99.0)
+    return {
+        **worst,
+        "readings": sum(r["readings"] for r in rows),
+        "short": sum(r["short"] for r in rows),
+        "unsure": sum(r["unsure"] for r in rows),
+    }
+
+
+def check_all(reader: Reader, cache: Cache, site: Site, told: Told = silent) -> CheckView:
+    """Read every page that rules can compose in every situation; what is as it was is not read again."""
+    shared = site.model_dump_json(include={"assets", "screens", "fits", "slots", "requirement", "visits", "language"})
+    every = [(page, compositions(site, page)) for page in site.visited]
+    count, done = sum(len(ways) for _, ways in every), 0
+    rows: list[WorstRow] = []
+    for page, ways in every:
+        found: dict[str, list[WorstRow]] = {}
+        for way in ways:
+            day = "" if len(ways) == 1 else f", on {said_of(way.occasion)}"
+            for row in _read(reader, cache, site, shared, way, day, page.title, (done, count), told):
+                found.setdefault(row["block"], []).append(row)
+            done += 1
+        rows += [_together(same) for same in found.values()]
+    return summed_up(rows)
+
+
+def _read(
+    reader: Reader,
+    cache: Cache,
+    site: Site,
+    shared: str,
+    way: Composition,
+    day: str,
+    title: str,
+    place: tuple[int, int],
+    told: Told,
+) -> list[WorstRow]:
+    done, count = place
+
+    def telling(situation: str, share: float) -> None:
+        told(f"{title}{day}: {situation}", (done + share) / count)
+
+    telling("", 0.0)
+    key = blake2b((shared + way.page.model_dump_json()).encode(), digest_size=16).digest()
+    rows = cache.get("worst", key, lambda: _worst_of(way.page, read_all(reader, site, way.page, telling)))
+    return [{**row, "where": row["where"] + day} for row in rows] if day else rows
+
+
+def summed_up(rows: list[WorstRow]) -> CheckView:
+    """What rows come to: no more than was measured."""
+    readings, short = sum(r["readings"] for r in rows), sum(r["short"] for r in rows)
+    unsure, blocks = sum(r["unsure"] for r in rows), sum(r["short"] > 0 for r in rows)
+    measured = any(r["ratio"] is not None for r in rows)
+    if short:
+        what = "One block of words falls" if blocks == 1 else f"{blocks} blocks of words fall"
+        sentence = f"{what} short, in {short} of {readings} readings."
+    elif not rows:
+        sentence = "There are no words to be read."
+    elif not measured:
+        sentence = "Nothing could be measured."
+    elif unsure:
+        sentence = f"Every word that could be measured can be read; {unsure} of {readings} readings could not be."
+    else:
+        sentence = f"Every word can be read, in all of {readings} readings."
+    return {
+        "rows": rows,
+        "readings": readings,
+        "short": short,
+        "unsure": unsure,
+        "sentence": sentence,
+        "good": measured and not short and not unsure,
+    }
+
+
+class ComparedRow(TypedDict):
+    """A block whose worst reading is another than in the last release: in one sentence, and whether it is for the
+    better."""
+
+    page: str
+    block: str
+    sentence: str
+    better: bool
+
+
+def compared(before: list[WorstRow], after: list[WorstRow]) -> list[ComparedRow]:
+    """What is read better and worse than before; the worse first. New blocks are compared with nothing."""
+    old = {(row["page"], row["block"]): row for row in before}
+    found: list[ComparedRow] = []
+    for row in after:
+        was = old.get((row["page"], row["block"]))
+        if was is None or was["ratio"] is None or row["ratio"] is None:
+            continue
+        now, then = floored(row["ratio"]), floored(was["ratio"])
+        if now == then and (row["short"] > 0) == (was["short"] > 0):
+            continue
+        said = row["words"] if len(row["words"]) <= 40 else row["words"][:38] + " …"
+        falls = " and falls short" if row["short"] and not was["short"] else ""
+        reads = " and can be read now" if was["short"] and not row["short"] else ""
+        sentence = f"‘{said}’: {then} before, {now} now, of {row['required']:g}{falls}{reads}."
+        better = row["ratio"] > was["ratio"] if not (falls or reads) else bool(reads)
+        found.append({"page": row["page"], "block": row["block"], "sentence": sentence, "better": better})
+    return sorted(found, key=lambda one: one["better"])
