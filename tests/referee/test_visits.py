@@ -63,7 +63,7 @@ def plain_site() -> dict[str, Any]:
 @pytest.fixture
 def host(tmp_path: Path) -> Host:
     made = Host(tmp_path / "data")
-    files = [("picture", "fern (1).jpg", jpeg(700, 400, (40, 80, 60))), ("other", "Gläs.jpg", jpeg(700, 400))]
+    files = [("picture", "fern (1).jpg", jpeg(1600, 400, (40, 80, 60))), ("other", "Gläs.jpg", jpeg(1600, 400))]
     made.app.state.house.first().start(with_assets(plain_site(), *files), "A new site")
     return made
 
@@ -155,8 +155,8 @@ def test_a_page_that_is_open_since_yesterday(host: Host, studio: Studio, address
     host.taken()
     release(studio, (PICTURE, "other"), (FONT, "Literata"))
     # it grows, and asks for the larger picture of the release that it came from
-    page.set_viewport_size(DESKTOP)
-    page.wait_for_load_state("networkidle")
+    with page.expect_response("**/pictures/**"):
+        page.set_viewport_size(DESKTOP)
     answers = host.taken()
     assert len(answers) == 1
     assert (answers[0][0].startswith("pictures/fern-1-"), answers[0][1]) == (True, 200)

@@ -28,6 +28,7 @@
     shelf: () => import('./shelf/ShelfView.svelte'),
     situations: () => import('./situations/SituationsView.svelte'),
     schemes: () => import('./schemes/SchemesView.svelte'),
+    release: () => import('./release/ReleaseView.svelte'),
     take: () => import('./takeaway/TakeAway.svelte'),
   };
 

@@ -7,6 +7,11 @@ export const VIEWS = [
   { id: 'shelf', name: 'Shelf', note: 'The pictures of the site, pictures on loan, saved looks' },
   { id: 'schemes', name: 'Schemes', note: 'Coordinated colours, tried on the whole site' },
   { id: 'situations', name: 'Situations', note: 'Every situation a visitor can meet, and every width' },
+  {
+    id: 'release',
+    name: 'Release',
+    note: 'What has changed since what is live, putting it live, going back',
+  },
   { id: 'take', name: 'Take away', note: 'CSS, HTML and pictures for your site' },
 ] as const;
 
@@ -17,7 +22,7 @@ export const GROUPS: readonly { title: string; views: readonly View[] }[] = [
   { title: 'Sites', views: ['sites'] },
   { title: 'Make', views: ['bench', 'pages', 'calendar', 'framing', 'shelf', 'schemes'] },
   { title: 'Check', views: ['situations'] },
-  { title: 'Hand out', views: ['take'] },
+  { title: 'Hand out', views: ['release', 'take'] },
 ];
 
 /** The view of a name; the bench where there is none of it. */

@@ -52,7 +52,8 @@ class PageLook(TypedDict):
 
 
 class ReleasesView(TypedDict):
-    """All releases, the live one first; what has changed since that, and how it looks."""
+    """All releases, the live one first; what has changed since that, and how it looks: the pages that look otherwise,
+    or all of them where nothing has changed (`same`) or nothing is live."""
 
     releases: list[ReleaseRow]
     visit: str

@@ -10,8 +10,8 @@ from .pages import PagesView, StartRow, content_of
 
 
 class SiteRow(TypedDict):
-    """A site: its name, how many pages it has, what they come to, when it was last changed, and what the picture
-    of its first page is fetched by."""
+    """A site: its name, how many pages it has, what they come to, when it was last changed, which release is live
+    (None: nothing is), and what the picture of its first page is fetched by."""
 
     site: str
     name: str
@@ -21,6 +21,7 @@ class SiteRow(TypedDict):
     short: bool
     kept: str
     revision: int
+    live: int | None
     page: str
     picture: str
 
@@ -53,6 +54,9 @@ class Opened(Protocol):
     def pages(self, site: Site, window: str = "") -> PagesView:
         """All pages with their verdicts."""
 
+    def live(self) -> int | None:
+        """The number of the release that is live."""
+
 
 def site_row(opened: Opened, kept: KeptSite, window: str) -> SiteRow:
     """One site, for a window that looks; what was read before is not read again."""
@@ -67,6 +71,7 @@ def site_row(opened: Opened, kept: KeptSite, window: str) -> SiteRow:
         "short": found["short"],
         "kept": state.kept,
         "revision": state.revision,
+        "live": opened.live(),
         "page": site.visited[0].id,
         "picture": content_of(site, site.visited[0]),
     }

@@ -95,13 +95,14 @@ class Publishing:
         every = self._kept.list(self._studio.id)
         old = self._released(every[0]) if every else None
         said: ChangesView = changes(old, site) if old is not None else {"site": [], "pages": []}
-        changed = {p.id for p in site.visited if self._looks_otherwise(old, site, p.id)}
+        same = old == site
+        changed = {p.id for p in site.visited if same or self._looks_otherwise(old, site, p.id)}
         return {
             "releases": [release_row(r) for r in every],
             "visit": f"/visit/{self._studio.id}/",
-            "same": old == site,
+            "same": same,
             "changes": said,
-            "looks": looks(old, site, changed, _content),
+            "looks": looks(None if same else old, site, changed, _content),
         }
 
     @staticmethod

@@ -239,6 +239,11 @@ class Studio(Shelved):
         site = present.model_copy(update={"visits": table})
         return self._keep(based_on, read_site(site.model_dump(mode="json")), f"Visits on {len(table)} widths")
 
+    def live(self) -> int | None:
+        """The number of the release that is live; None where nothing is."""
+        release = self.publishing.live()
+        return None if release is None else release.number
+
     def work_on(self, based_on: int, number: int) -> State:
         """Put the site as it was released in place of the present one, as one step that can be undone."""
         self.site(None, based_on)

@@ -4,7 +4,10 @@ import type {
   BuildUp,
   CalendarFound,
   Offers,
+  LookLine,
   PackingLine,
+  PublishLine,
+  ReleasesFound,
   Colour,
   Crop,
   DailyCopy,
@@ -98,6 +101,15 @@ export const fonts = () => get<Font[]>('/api/fonts');
 /** The bundle being packed: how far it is, then its files and the number it is fetched by. */
 export const packing = (signal: AbortSignal) => lines<PackingLine>('/api/packing', {}, signal);
 export const bundlePath = (number: number) => ofSite(`/api/bundle.zip?number=${number}`);
+export const releases = (revision: number) => get<ReleasesFound>(`/api/releases?revision=${revision}`);
+/** What the next release would be, line by line. */
+export const lookAtRelease = (revision: number, signal: AbortSignal) =>
+  lines<LookLine>('/api/releases/look', { revision }, signal);
+export const publish = (revision: number, anyway: boolean, signal: AbortSignal) =>
+  lines<PublishLine>('/api/releases/publish', { revision, anyway }, signal);
+export const backToRelease = (number: number) => post<{ number: number }>('/api/releases/back', { number });
+export const workOnRelease = (number: number, revision: number) =>
+  post<Step>('/api/releases/work-on', { number, revision });
 export const before = (page: string) => get<Live>(`/api/before?page=${page}`);
 export const live = (asked: Asked, pointed = false, situation: string | null = null, still = false) =>
   postAgain<Live>('/api/live', asked.page, { ...asked, pointed, situation, still });

@@ -313,6 +313,97 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/releases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Releases */
+        get: operations["releases_api_releases_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/releases/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look
+         * @description What the next release would be, line by line.
+         */
+        post: operations["look_api_releases_look_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/releases/publish": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Publish
+         * @description Put the site live, line by line; what falls short is refused unless it is meant.
+         */
+        post: operations["publish_api_releases_publish_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/releases/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Back */
+        post: operations["back_api_releases_back_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/releases/work-on": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Work On */
+        post: operations["work_on_api_releases_work_on_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shelf": {
         parameters: {
             query?: never;
@@ -1118,8 +1209,8 @@ export interface components {
         };
         /**
          * SiteRow
-         * @description A site: its name, how many pages it has, what they come to, when it was last changed, and what the picture
-         *     of its first page is fetched by.
+         * @description A site: its name, how many pages it has, what they come to, when it was last changed, which release is live
+         *     (None: nothing is), and what the picture of its first page is fetched by.
          */
         SiteRow: {
             /** Site */
@@ -1138,6 +1229,8 @@ export interface components {
             kept: string;
             /** Revision */
             revision: number;
+            /** Live */
+            live: number | null;
             /** Page */
             page: string;
             /** Picture */
@@ -1285,6 +1378,18 @@ export interface components {
             page: string;
             /** Slug */
             slug: string;
+        };
+        /**
+         * AreaChange
+         * @description An area by its id and name, and what is otherwise there, a few words each.
+         */
+        AreaChange: {
+            /** Area */
+            area: string;
+            /** Name */
+            name: string;
+            /** Said */
+            said: string[];
         };
         /**
          * AreaView
@@ -1486,6 +1591,19 @@ export interface components {
              * @enum {string}
              */
             way: "cross-fade" | "mirror";
+        };
+        /**
+         * AskedRelease
+         * @description The state that is to be looked at or put live; `anyway`: although words fall short.
+         */
+        AskedRelease: {
+            /** Revision */
+            revision: number;
+            /**
+             * Anyway
+             * @default false
+             */
+            anyway: boolean;
         };
         /**
          * AskedScheme
@@ -1988,6 +2106,25 @@ export interface components {
             bytes: number;
         };
         /**
+         * CacheFacts
+         * @description What becomes of the files that a visitor of the last release has kept: how many of how many bytes stay as they
+         *     are, are asked for anew, or are asked about and may have changed (pages).
+         */
+        CacheFacts: {
+            /** Kept */
+            kept: number;
+            /** Kept Bytes */
+            kept_bytes: number;
+            /** Fresh */
+            fresh: number;
+            /** Fresh Bytes */
+            fresh_bytes: number;
+            /** Pages */
+            pages: number;
+            /** Changed Pages */
+            changed_pages: number;
+        };
+        /**
          * CacheView
          * @description What was computed and is kept: how many bytes, of how many at the most, and how each kind fares.
          */
@@ -2084,6 +2221,35 @@ export interface components {
             number: number;
             /** Rule */
             rule: components["schemas"]["OnPages"] | components["schemas"]["NotOnPages"] | components["schemas"]["Between"] | components["schemas"]["OnWeekdays"] | components["schemas"]["InTurn"];
+        };
+        /**
+         * ChangesView
+         * @description What is otherwise in the site as a whole, and on its pages.
+         */
+        ChangesView: {
+            /** Site */
+            site: string[];
+            /** Pages */
+            pages: components["schemas"]["PageChange"][];
+        };
+        /**
+         * CheckView
+         * @description A whole site, read in every situation, and what that comes to. `good`: something was measured, all of it can be
+         *     read, and nothing was left out.
+         */
+        CheckView: {
+            /** Rows */
+            rows: components["schemas"]["WorstRow"][];
+            /** Readings */
+            readings: number;
+            /** Short */
+            short: number;
+            /** Unsure */
+            unsure: number;
+            /** Sentence */
+            sentence: string;
+            /** Good */
+            good: boolean;
         };
         /**
          * ColourLayer
@@ -2200,6 +2366,21 @@ export interface components {
              * @default []
              */
             blocks: components["schemas"]["Block"][];
+        };
+        /**
+         * ComparedRow
+         * @description A block whose worst reading is another than in the last release: in one sentence, and whether it is for the
+         *     better.
+         */
+        ComparedRow: {
+            /** Page */
+            page: string;
+            /** Block */
+            block: string;
+            /** Sentence */
+            sentence: string;
+            /** Better */
+            better: boolean;
         };
         /**
          * Content
@@ -3395,6 +3576,43 @@ export interface components {
             body: string[];
         };
         /**
+         * LookLine
+         * @description What the next release would be.
+         */
+        LookLine: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "found";
+            found: components["schemas"]["LookView"];
+        };
+        /**
+         * LookLines
+         * @description One of the lines about the next release.
+         */
+        LookLines: {
+            /** Line */
+            line: components["schemas"]["DoingLine"] | components["schemas"]["LookLine"] | components["schemas"]["ProblemLine"];
+        };
+        /**
+         * LookView
+         * @description What the next release would be: its readings, which of them are better and worse than those of the last, and
+         *     what it weighs.
+         */
+        LookView: {
+            check: components["schemas"]["CheckView"];
+            /** Compared */
+            compared: components["schemas"]["ComparedRow"][];
+            /** Weights */
+            weights: components["schemas"]["VisitWeight"][];
+            cache: components["schemas"]["CacheFacts"] | null;
+            /** Files */
+            files: number;
+            /** Bytes */
+            bytes: number;
+        };
+        /**
          * Member
          * @description A picture or a gradient of a sequence; `stay` is how long it is there alone, s (None: as long as the others).
          */
@@ -3823,6 +4041,20 @@ export interface components {
             joins: components["schemas"]["Join"][];
         };
         /**
+         * PageChange
+         * @description A page: whether it is new, gone or otherwise than before, and what is otherwise by area.
+         */
+        PageChange: {
+            /** Page */
+            page: string;
+            /** Title */
+            title: string;
+            /** How */
+            how: string;
+            /** Areas */
+            areas: components["schemas"]["AreaChange"][];
+        };
+        /**
          * PageDays
          * @description A page and its days, by place.
          */
@@ -3833,6 +4065,18 @@ export interface components {
             title: string;
             /** Lanes */
             lanes: components["schemas"]["LaneView"][];
+        };
+        /**
+         * PageLook
+         * @description How a page looks before and now.
+         */
+        PageLook: {
+            /** Page */
+            page: string;
+            /** Title */
+            title: string;
+            /** Screens */
+            screens: components["schemas"]["ScreenPicture"][];
         };
         /**
          * PagePart
@@ -4240,6 +4484,34 @@ export interface components {
             message: string;
         };
         /**
+         * PublishLines
+         * @description One of the lines about putting live.
+         */
+        PublishLines: {
+            /** Line */
+            line: components["schemas"]["DoingLine"] | components["schemas"]["PublishedLine"] | components["schemas"]["ProblemLine"];
+        };
+        /**
+         * PublishedLine
+         * @description The site is live.
+         */
+        PublishedLine: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "found";
+            found: components["schemas"]["PublishedView"];
+        };
+        /**
+         * PublishedView
+         * @description The number of the release that was put live.
+         */
+        PublishedView: {
+            /** Number */
+            number: number;
+        };
+        /**
          * PutPlaced
          * @description Another place on the page.
          */
@@ -4314,6 +4586,51 @@ export interface components {
             good: boolean;
             /** Readings */
             readings: components["schemas"]["ReadingView"][];
+        };
+        /**
+         * ReleaseNumber
+         * @description One of the releases.
+         */
+        ReleaseNumber: {
+            /** Number */
+            number: number;
+        };
+        /**
+         * ReleaseRow
+         * @description A release in the list: its number, when it was made, of which earlier one it is the same, how many files of how
+         *     many bytes it has, what its readings came to, and whether it was put live although words fall short.
+         */
+        ReleaseRow: {
+            /** Number */
+            number: number;
+            /** Made */
+            made: string;
+            /** Back */
+            back: number | null;
+            /** Files */
+            files: number;
+            /** Bytes */
+            bytes: number;
+            /** Sentence */
+            sentence: string;
+            /** Short */
+            short: number;
+        };
+        /**
+         * ReleasesView
+         * @description All releases, the live one first; what has changed since that, and how it looks: the pages that look otherwise,
+         *     or all of them where nothing has changed (`same`) or nothing is live.
+         */
+        ReleasesView: {
+            /** Releases */
+            releases: components["schemas"]["ReleaseRow"][];
+            /** Visit */
+            visit: string;
+            /** Same */
+            same: boolean;
+            changes: components["schemas"]["ChangesView"];
+            /** Looks */
+            looks: components["schemas"]["PageLook"][];
         };
         /**
          * RemedyLine
@@ -4637,6 +4954,20 @@ export interface components {
             height: number;
             /** Areas */
             areas: components["schemas"]["AreaView"][];
+        };
+        /**
+         * ScreenPicture
+         * @description A screen, and by what a page's picture on it is fetched, before and now; None: there is none.
+         */
+        ScreenPicture: {
+            /** Screen */
+            screen: string;
+            /** Name */
+            name: string;
+            /** Before */
+            before: string | null;
+            /** After */
+            after: string | null;
         };
         /**
          * ScreenWindow
@@ -5558,6 +5889,26 @@ export interface components {
             };
         };
         /**
+         * VisitWeight
+         * @description What a visitor of a page fetches on a screen, bytes: with nothing kept, and with what the last release left.
+         */
+        VisitWeight: {
+            /** Page */
+            page: string;
+            /** Title */
+            title: string;
+            /** Screen */
+            screen: string;
+            /** Name */
+            name: string;
+            /** Bytes */
+            bytes: number;
+            /** Before */
+            before: number | null;
+            /** Again */
+            again: number | null;
+        };
+        /**
          * Visits
          * @description How many visits came on screens of one width, CSS px.
          */
@@ -5688,6 +6039,42 @@ export interface components {
             words: string;
             /** Trouble */
             trouble: boolean;
+        };
+        /**
+         * WorkedRelease
+         * @description One that is to be worked on again, in place of a state.
+         */
+        WorkedRelease: {
+            /** Number */
+            number: number;
+            /** Revision */
+            revision: number;
+        };
+        /**
+         * WorstRow
+         * @description A block of words over all pages that rules compose of one, and all situations: its worst reading (None: nothing
+         *     could be measured), where that is met, how many readings there are, and how many of them fall short or could not
+         *     be vouched for.
+         */
+        WorstRow: {
+            /** Page */
+            page: string;
+            /** Block */
+            block: string;
+            /** Words */
+            words: string;
+            /** Ratio */
+            ratio: number | null;
+            /** Required */
+            required: number;
+            /** Where */
+            where: string;
+            /** Readings */
+            readings: number;
+            /** Short */
+            short: number;
+            /** Unsure */
+            unsure: number;
         };
     };
     responses: never;
@@ -6575,6 +6962,263 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MendLines"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    releases_api_releases_get: {
+        parameters: {
+            query: {
+                revision: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReleasesView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    look_api_releases_look_post: {
+        parameters: {
+            query?: never;
+            header?: {
+                "garnetfern-window"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedRelease"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookLines"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    publish_api_releases_publish_post: {
+        parameters: {
+            query?: never;
+            header?: {
+                "garnetfern-window"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedRelease"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PublishLines"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    back_api_releases_back_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReleaseNumber"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReleaseNumber"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    work_on_api_releases_work_on_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorkedRelease"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StepView"];
                 };
             };
             /** @description Not Found */

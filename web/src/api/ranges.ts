@@ -2,6 +2,7 @@
 export const RANGES = {
   AddBand: { columns: [1, 4] },
   AddScreen: { width: [240, 3840], height: [240, 3840] },
+  AskedRelease: { revision: [0, 9.00719925474099e+15] },
   AskedScheme: { turn: [-360, 360], strength: [0, 2.5] },
   AskedSpot: { x: [0, 20000], y: [0, 200000] },
   Asset: { duration: [0, 600], rate: [0, 240] },
@@ -26,6 +27,7 @@ export const RANGES = {
   Over: { fade: [0, 5000] },
   OverChange: { opacity: [0, 1] },
   PatternLayer: { opacity: [0, 1], size: [4, 400], spacing: [0, 400], turn: [-360, 360] },
+  ReleaseNumber: { number: [1, 9.00719925474099e+15] },
   RemoveRule: { number: [0, 100] },
   Screen: { width: [240, 3840], height: [240, 3840] },
   SequenceLayer: { opacity: [0, 1], stay: [0, 600], change: [0, 60] },
@@ -34,4 +36,5 @@ export const RANGES = {
   Slot: { width: [8, 6000], height: [8, 6000] },
   VideoLayer: { opacity: [0, 1], start: [0, 600], end: [0, 600], rate: [1, 30], still: [0, 600] },
   Visits: { width: [200, 10000], visits: [0, 1000000000000] },
+  WorkedRelease: { number: [1, 9.00719925474099e+15], revision: [0, 9.00719925474099e+15] },
 } as const;

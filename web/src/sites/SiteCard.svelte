@@ -50,7 +50,9 @@
   {row.sentence}
 </p>
 <p class="muted text-small">
-  {row.pages === 1 ? '1 page' : `${row.pages} pages`}, changed {when(row.kept)}
+  {row.pages === 1 ? '1 page' : `${row.pages} pages`}, changed {when(row.kept)}{row.live
+    ? `, release ${row.live} is live`
+    : ''}
 </p>
 <div class="-ml-2 flex flex-wrap">
   <button type="button" class="quiet act" aria-label="Copy {row.name}" onclick={copy}>Copy</button>

@@ -8,6 +8,7 @@ import { Findings } from './findings.svelte';
 import { Movement } from './movement.svelte';
 import { Notices } from './notices.svelte';
 import { Place } from './place.svelte';
+import { Releases } from './releases.svelte';
 import { Selection } from './selection.svelte';
 import { Shared } from './shared.svelte';
 import { Sight } from './sight.svelte';
@@ -28,6 +29,7 @@ export type Bench = {
   ways: Ways;
   eyedropper: Eyedropper;
   work: Work;
+  releases: Releases;
   movement: Movement;
   shared: Shared;
 };
@@ -44,6 +46,7 @@ export function makeBench(): Bench {
   const ways = new Ways(doc, edits, selection, findings, notices);
   const eyedropper = new Eyedropper(selection, notices);
   const work = new Work(notices);
+  const releases = new Releases(notices);
   const movement = new Movement(edits, selection);
   const shared = new Shared(doc, notices);
   return {
@@ -58,6 +61,7 @@ export function makeBench(): Bench {
     ways,
     eyedropper,
     work,
+    releases,
     movement,
     shared,
   };

@@ -3,7 +3,7 @@ import type { Job } from '../api/types';
 import type { Bench } from './bench';
 
 /** Hear what changes elsewhere, as it happens (server-sent events, HTML section 9.2). Gives how to end it. */
-export function listen({ edits, findings, sight, work }: Bench): () => void {
+export function listen({ doc, edits, findings, releases, sight, work }: Bench): () => void {
   const events = new EventSource(ofSite('/api/news'));
   const told = (event: Event) => JSON.parse((event as MessageEvent<string>).data) as unknown;
   events.addEventListener('revision', (event) => {
@@ -16,6 +16,9 @@ export function listen({ edits, findings, sight, work }: Bench): () => void {
     if (job.state !== 'done') return;
     sight.refresh();
     findings.again();
+  });
+  events.addEventListener('released', () => {
+    if (releases.found) void releases.live(doc.revision);
   });
   return () => events.close();
 }
