@@ -100,20 +100,6 @@ def _gradient(page: Page) -> None:
     page.get_by_label("Runs to").wait_for()
 
 
-def _plate(page: Page) -> None:
-    page.keyboard.press("Escape")
-    _card("Words")(page)
-    _tab("Plate")(page)
-    page.get_by_role("button", name="Put a plate behind these words").click()
-    page.get_by_label("Corners").wait_for()
-
-
-def _colour(page: Page) -> None:
-    _plate(page)
-    page.get_by_role("button", name="Base: choose").click()
-    page.get_by_role("button", name=re.compile("Base: a tone of")).first.wait_for()
-
-
 def _schemes(page: Page) -> None:
     page.keyboard.press("Escape")
     _view("Schemes")(page)
@@ -122,9 +108,8 @@ def _schemes(page: Page) -> None:
 
 def _situations(page: Page) -> None:
     page.get_by_role("button", name="Leave it").click()
-    for _ in range(2):
-        page.get_by_role("button", name="Undo").click()
-        page.wait_for_timeout(800)
+    page.get_by_role("button", name="Undo").click()
+    page.wait_for_timeout(800)
     _view("Situations")(page)
     page.get_by_text("of 100 visits can read everything").wait_for(timeout=90_000)
     page.get_by_role("slider", name="Width of the page").press("ArrowRight")
@@ -150,6 +135,22 @@ def _film(page: Page) -> None:
         page.keyboard.press("Shift+ArrowRight")
 
 
+def _measured(page: Page, number: int) -> None:
+    button = page.get_by_role("button", name=f"Put release {number} live", exact=True)
+    button.and_(page.locator(":enabled")).wait_for(timeout=300_000)
+
+
+def _release(page: Page) -> None:
+    _view("Release")(page)
+    _measured(page, 1)
+    page.get_by_role("button", name="Put release 1 live").click()
+    page.get_by_role("button", name="Put it live all the same").or_(page.get_by_text("nothing new since")).click()
+    page.get_by_text("There is nothing new since.").wait_for()
+    page.get_by_role("button", name="Undo", exact=True).click()
+    page.get_by_role("button", name="Close", exact=True).click()
+    _measured(page, 2)
+
+
 SHOTS: dict[str, Callable[[Page], None]] = {
     "bench": lambda _: None,
     "bench-picture": _card("Glasshouse at dawn"),
@@ -158,7 +159,6 @@ SHOTS: dict[str, Callable[[Page], None]] = {
     "bench-area": _area,
     "bench-words": _card("Words"),
     "bench-gradient": _gradient,
-    "colour": _colour,
     "schemes": _schemes,
     "situations": _situations,
     "shelf": _shelf,
@@ -169,6 +169,7 @@ SHOTS: dict[str, Callable[[Page], None]] = {
     "in-place": lambda page: page.keyboard.press("v"),
     "bench-turns": _turns,
     "bench-film": _film,
+    "release": _release,
 }
 """In this order, on one site: each goes on from the one before."""
 

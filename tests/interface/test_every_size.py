@@ -99,6 +99,13 @@ def _take_away(page: Page) -> None:
     page.get_by_text("unpacked").wait_for()
 
 
+def _release(page: Page) -> None:
+    opened(page, "Release")
+    # fitting all pictures takes longer than looking at them
+    page.get_by_role("button", name="Stop", exact=True).click()
+    page.get_by_role("img", name="as it would be").first.wait_for()
+
+
 def _panel(page: Page) -> None:
     _settings("Dusk")(page)
     page.get_by_role("button", name="Colour: choose").click()
@@ -162,6 +169,7 @@ PLACES: dict[str, Callable[[Page], None]] = {
     "schemes": lambda page: opened(page, "Schemes"),
     "take away": _take_away,
     "situations": _situations,
+    "release": _release,
     "turns": _turns,
     "who takes turns": lambda page: page.get_by_role("tab", name="Who takes turns").click(),
     "film": _film,

@@ -91,7 +91,9 @@
       <dt class="muted pb-0.5">A browser that has everything of the last release</dt>
       <dd>keeps {files(look.cache.kept)}, {weight(look.cache.kept_bytes)}</dd>
       <dd>
-        fetches {files(look.cache.fresh)} that are new, {weight(look.cache.fresh_bytes)}, as it needs them
+        fetches {look.cache.fresh === 1 ? '1 new file' : `${look.cache.fresh} new files`}, {weight(
+          look.cache.fresh_bytes,
+        )}, as it needs them
       </dd>
       <dd>
         asks about {look.cache.pages === 1 ? '1 page' : `${look.cache.pages} pages`}; {look.cache
