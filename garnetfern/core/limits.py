@@ -56,6 +56,13 @@ SVG_SHEETS_DEEP = 16
 """How many such sheets may lie within one another."""
 SVG_TEXT = 200_000
 
+# stylesheets
+STYLESHEET = 2 * MB
+STYLESHEET_DEPTH = 64
+PAGE_TAGS = 60_000
+STYLESHEET_RULES = 20_000
+"""Rules with declarations that are looked at, over all stylesheets together."""
+
 # site files
 SITE_FILE = 500 * MB
 SITE_FILE_UNFOLDED = 600 * MB

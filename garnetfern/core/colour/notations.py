@@ -6,7 +6,7 @@ from functools import lru_cache
 from coloraide import Color
 
 from ..errors import ColourError
-from .notation import Rgba
+from .notation import Rgba, parse_colour
 
 
 @dataclass(frozen=True)
@@ -51,3 +51,11 @@ def read_colour(text: str) -> Notations:
 def from_oklch(light: float, chroma: float, hue: float, alpha: float = 1.0) -> str:
     """The hex of an OKLCH colour; chroma is given up where sRGB does not have it."""
     return read_colour(f"oklch({light:.5f} {max(0.0, chroma):.5f} {hue:.3f} / {alpha:.5f})").hex
+
+
+@lru_cache(maxsize=4096)
+def rgba_of(text: str) -> Rgba:
+    """The colour of any notation, its alpha exactly as it is written. Raises ColourError."""
+    whole = read_colour(text)
+    shown = parse_colour(whole.hex)
+    return Rgba(shown.red, shown.green, shown.blue, float(Color(text.strip()).alpha(nans=False)))

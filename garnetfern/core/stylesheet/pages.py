@@ -1,0 +1,302 @@
+"""A page with its stylesheets: what lies behind words becomes areas, with the words that stand on them."""
+
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass, field, replace
+from typing import Any
+
+import cssselect2
+import lxml.html
+from cssselect2.parser import SelectorError
+from lxml import etree
+
+from .. import limits
+from ..document import Band, Block, Column, Screen
+from ..document.model import Content
+from ..document.plate import Plate
+from .brought import AtWidth, Brought, BroughtArea, Part, at_width, band_of, paints
+from .cascade import Weighed, cascaded, variables
+from .colours import colour
+from .flatten import STATES, Flattener, Ruled, flatten
+from .letters import HEADS, Fonts, Letters, handed_down, lettering
+from .sources import Sources, StylesheetError, found_among
+from .tokens import word
+from .unread import Notes, Unread, UnreadError
+from .values import BACKGROUNDS, READ, Values, values_of
+from .variables import Known
+
+WORDS = frozenset({*HEADS, "p", "li", "blockquote", "figcaption", "dt", "dd", "button", "a", "label", "summary",
+                   "small", "span", "strong", "em", "b", "i", "address", "time", "cite"})  # fmt: skip
+SILENT = frozenset({"script", "style", "template", "noscript", "svg", "math", "iframe", "object", "video", "audio",
+                    "canvas", "select", "textarea", "head", "title"})  # fmt: skip
+MOST_BLOCKS, MOST_AREAS = 40, 60
+STANDS = {"center": "center", "end": "end", "flex-end": "end"}
+
+
+@dataclass
+class Element:
+    """An element with the rules that hold for it and what it is handed down, at each width."""
+
+    node: Any
+    part: Part
+    at: dict[str, AtWidth] = field(default_factory=dict)
+    letters: dict[str, Letters] = field(default_factory=dict)
+    known: dict[str, Known] = field(default_factory=dict)
+
+
+def _parsed(html: str, name: str) -> Any:
+    if html.count("<") > limits.PAGE_TAGS:
+        raise StylesheetError(f"{name} has more than {limits.PAGE_TAGS:,} tags. Nothing was read.")
+    try:
+        return lxml.html.document_fromstring(
+            html.encode(), parser=lxml.html.HTMLParser(encoding="utf-8", no_network=True)
+        )
+    except (etree.ParserError, etree.XMLSyntaxError, ValueError) as error:
+        raise StylesheetError(f"{name} is no page that can be read. Nothing was read.") from error
+
+
+def sheets_of(root: Any, name: str, sources: Sources) -> tuple[Sources, list[Unread]]:
+    """The stylesheets that a page names or holds, in their order, and those that did not come with it."""
+    sheets: dict[str, str] = {}
+    unread: list[Unread] = []
+    for number, node in enumerate(root.iter("style", "link")):
+        line = node.sourceline or 1
+        if node.tag == "style":
+            sheets[f"{name}, style {number + 1}"] = node.text or ""
+        elif "stylesheet" in (node.get("rel") or "").lower().split():
+            address = node.get("href") or ""
+            found = found_among(address, name, tuple(sources.sheets))
+            if found is None:
+                why = "it did not come with the page; nothing is fetched"
+                unread.append(
+                    Unread(name, line, 1, f"the stylesheet {address[:80]}", why, "the file itself, given with it")
+                )
+            elif "print" not in (node.get("media") or ""):
+                sheets[found] = sources.sheets[found]
+    applied = tuple(sheets) or tuple(sources.sheets)
+    return Sources({**sources.sheets, **sheets}, sources.pictures, applied), unread
+
+
+class _Matching:
+    """Which rules hold for which elements."""
+
+    def __init__(self, flat: Flattener) -> None:
+        self.matcher = cssselect2.Matcher()
+        self.unread: list[Unread] = []
+        for rule in flat.rules:
+            for text in rule.selectors:
+                self._add(text, rule)
+
+    def _add(self, text: str, rule: Ruled) -> None:
+        try:
+            for selector in cssselect2.compile_selector_list(text):
+                self.matcher.add_selector(selector, rule)
+        except (SelectorError, RecursionError, NotImplementedError) as error:
+            if any(d.name in BACKGROUNDS for d in rule.declared):
+                why = str(error) if isinstance(error, SelectorError) else "it is nested too deep"
+                self.unread.append(Unread(rule.sheet, rule.line, rule.column, text[:80], f"the selector: {why}"))
+        if STATES.search(text) and any(d.name in BACKGROUNDS for d in rule.declared):
+            why = "it holds in a state alone, as when the pointer is over it"
+            nearest = "set it by hand under Base, while the pointer is over it"
+            self.unread.append(Unread(rule.sheet, rule.line, rule.column, text[:80], why, nearest))
+
+    def part(self, wrapper: Any) -> Part:
+        """The rules for an element and its pseudo-elements."""
+        part = Part()
+        for specificity, _, pseudo, rule in self.matcher.match(wrapper):
+            kind = {None: part.own, "before": part.before, "after": part.after}.get(pseudo)
+            if kind is not None:
+                kind.append(Weighed(rule, specificity))
+        return part
+
+
+def _inline(node: Any, name: str) -> Ruled | None:
+    """The style attribute as a rule that wins over all others."""
+    text = node.get("style")
+    if not text:
+        return None
+    flat = flatten(Sources({name: f"x{{{text}}}"}), READ)
+    if not flat.rules:
+        return None
+    line = node.sourceline or 1
+    declared = tuple(replace(d, line=line, column=1) for d in flat.rules[0].declared)
+    return replace(flat.rules[0], declared=declared, number=10**9, line=line, column=1)
+
+
+class PageReader:
+    """Reads one page."""
+
+    def __init__(self, html: str, name: str, sources: Sources, screens: Sequence[Screen], fonts: Fonts) -> None:
+        self.name, self.screens, self.fonts = name, screens, fonts
+        self.widest = max(screens, key=lambda s: s.width)
+        self.root = _parsed(html, name)
+        self.sources, self.unread = sheets_of(self.root, name, sources)
+        self.flat = flatten(self.sources, READ)
+        self.matching = _Matching(self.flat)
+        self.unread += [*self.flat.unread, *self.matching.unread]
+        self.elements: dict[Any, Element] = {}
+
+    def read(self) -> Brought:
+        """All areas of the page with their words."""
+        for wrapper in cssselect2.ElementWrapper.from_html_root(self.root).iter_subtree():
+            self._take(wrapper)
+        areas: list[BroughtArea] = []
+        for node, element in self.elements.items():
+            if self._lies_behind(element) and (self._words_of(node) or self._has_picture(element)):
+                if len(areas) >= MOST_AREAS:
+                    self._note(node, "an area", f"{MOST_AREAS} areas of a page are read at once")
+                    break
+                areas.append(self._area(node, element))
+        return Brought(tuple(areas), tuple(dict.fromkeys(self.unread)), tuple(dict.fromkeys(self.flat.faces)))
+
+    def _note(self, node: Any, what: str, why: str, nearest: str = "") -> None:
+        self.unread.append(Unread(self.name, node.sourceline or 1, 1, what, why, nearest))
+
+    def _take(self, wrapper: Any) -> None:
+        node = wrapper.etree_element
+        part = self.matching.part(wrapper)
+        inline = _inline(node, self.name)
+        if inline is not None:
+            part.own.append(Weighed(inline, (10**6, 0, 0)))
+        element = Element(node, part)
+        parent = self.elements.get(node.getparent())
+        for screen in self.screens:
+            known = parent.known[screen.id] if parent else {}
+            held = cascaded(part.own, screen.width)
+            element.known[screen.id] = {**known, **variables(held)}
+            values = values_of(held, element.known[screen.id])
+            letters = parent.letters[screen.id] if parent else Letters()
+            element.letters[screen.id] = handed_down(letters, values, str(node.tag))
+            if screen is self.widest:
+                self._keep_notes(values)
+        self.elements[node] = element
+
+    def _keep_notes(self, values: Values) -> None:
+        letters = ("color", "font", "line-height", "letter-spacing", "text-")
+        self.unread += [u for u in values.unread if u.what.startswith(letters)]
+
+    def _at(self, element: Element, screen: Screen) -> AtWidth:
+        if screen.id not in element.at:
+            element.at[screen.id] = at_width(element.part, screen.width, element.known[screen.id])
+        return element.at[screen.id]
+
+    def _lies_behind(self, element: Element) -> bool:
+        """Whether something lies behind an element that is more than one colour."""
+        if str(element.node.tag) in SILENT or not paints(element.part):
+            return False
+        at = self._at(element, self.widest)
+        return at.seen and bool(at.laid.layers) and str(element.node.tag) not in ("a", "button", "span")
+
+    def _has_picture(self, element: Element) -> bool:
+        return bool(self._at(element, self.widest).laid.pictures)
+
+    def _area(self, node: Any, element: Element) -> BroughtArea:
+        found = {screen.id: self._at(element, screen) for screen in self.screens}
+        selector = self._selector(element)
+        band, pictures, unsaid = band_of(found, self.widest.id, selector)
+        blocks, plain = self._blocks(node)
+        unread = list(dict.fromkeys(u for at in found.values() for u in at.unread)) + plain
+        line = node.sourceline or 1
+        why = "it cannot differ so on single screens"
+        unread += [Unread(self.name, line, 1, what, why, "as on the widest screen") for what in unsaid]
+        column = Column(id="read-column", name="Words", blocks=tuple(blocks))
+        content = self._content(element)
+        whole: Band = band.model_copy(update={"columns": (column,), "content": content})
+        return BroughtArea(selector, self.name, line, whole, pictures, tuple(unread))
+
+    def _content(self, element: Element) -> Content:
+        """Where words stand: in the middle or at the foot, where a flexible box says so."""
+        values = self._at(element, self.widest).values
+        display = values.single.get("display")
+        letters = element.letters[self.widest.id]
+        said: dict[str, Any] = {"align": letters.align or "start"}
+        direction = values.single.get("align-items")
+        if display and word(display[0]) in ("flex", "grid", "inline-flex") and direction:
+            said["stand"] = STANDS.get(word(direction[0]), "start")
+        return Content(**said)
+
+    def _selector(self, element: Element) -> str:
+        own = [w.rule for w in element.part.own if any(d.name in BACKGROUNDS for d in w.rule.declared)]
+        texts = [s for rule in own for s in rule.selectors if s != "x"]
+        node = element.node
+        return texts[-1] if texts else f"{node.tag}#{node.get('id')}" if node.get("id") else str(node.tag)
+
+    def _inside(self, node: Any) -> Iterator[Any]:
+        """The elements with words inside one, as far as no other area begins."""
+        for child in node:
+            if not isinstance(child.tag, str) or child.tag in SILENT:
+                continue
+            element = self.elements.get(child)
+            if element is None or self._lies_behind(element):
+                continue
+            if (child.tag in WORDS and _text(child)) or ((child.text or "").strip() and _text(child)):
+                yield child
+            else:
+                yield from self._inside(child)
+
+    def _words_of(self, node: Any) -> list[Any]:
+        found = list(self._inside(node))
+        return found or ([node] if _text(node) and not len(node) else [])
+
+    def _blocks(self, area: Any) -> tuple[list[Block], list[Unread]]:
+        blocks: list[Block] = []
+        unread: list[Unread] = []
+        for node in self._words_of(area)[:MOST_BLOCKS]:
+            block, missing = self._block(node, len(blocks) + 1)
+            blocks.append(block)
+            if missing:
+                why = f"the font {missing} is not here"
+                unread.append(Unread(self.name, node.sourceline or 1, 1, block.said[:40], why, block.lettering.font))
+        return blocks, unread
+
+    def _block(self, node: Any, number: int) -> tuple[Block, str]:
+        element = self.elements[node]
+        letters, missing = lettering(element.letters[self.widest.id], self.fonts)
+        tag = str(node.tag)
+        plate = self._plate(element)
+        kind = "heading" if tag in HEADS else "text"
+        made: dict[str, Any] = {
+            "id": f"read-words-{number}",
+            "kind": kind,
+            "wording": _text(node),
+            "lettering": letters,
+        }
+        if tag in HEADS:
+            made["level"] = int(tag[1])
+        if plate is not None:
+            made["plate"] = plate
+        screens: dict[str, Any] = {}
+        for screen in self.screens:
+            size = element.letters[screen.id].size
+            if size != element.letters[self.widest.id].size:
+                screens[screen.id] = {"size": size}
+        if screens:
+            made["screens"] = screens
+        return Block.model_validate({**made, "lettering": letters.model_dump()}), missing
+
+    def _plate(self, element: Element) -> dict[str, Any] | None:
+        """The colour that lies behind the words alone."""
+        nodes = self._at(element, self.widest).values.backgrounds.colour if paints(element.part) else None
+        if nodes is None:
+            return None
+        try:
+            shade = colour(nodes, Notes(), element.letters[self.widest.id].colour)
+        except UnreadError:
+            return None
+        return Plate.model_validate({"backdrop": {"base": shade.hex}}).model_dump() if shade.alpha > 0 else None
+
+
+def _text(node: Any) -> str:
+    """The words of an element, lines as they break by `br`."""
+    parts: list[str] = [node.text or ""]
+    for child in node:
+        if isinstance(child.tag, str) and child.tag not in SILENT:
+            parts.append("\n" if child.tag == "br" else _text(child))
+        parts.append(child.tail or "")
+    lines = (" ".join(line.split()) for line in "".join(parts).split("\n") if line.strip())
+    kept = "\n".join(lines) if any(c.tag == "br" for c in node) else " ".join(lines)
+    return "".join(c for c in kept if c == "\n" or c.isprintable())[:2000]
+
+
+def read_page(html: str, name: str, sources: Sources, screens: Sequence[Screen], fonts: Fonts) -> Brought:
+    """Read a page with the stylesheets that it names. Raises StylesheetError for what is no page."""
+    return PageReader(html, name, sources, screens, fonts).read()
