@@ -11,6 +11,7 @@ from ..core.errors import GarnetfernError
 from ..service.workspace.house import House
 from ..service.workspace.studio import Studio
 from . import errors
+from .bring_routes import bring_routes
 from .document_routes import computing_routes, document_routes
 from .file_routes import file_routes
 from .guard.door import OF
@@ -36,7 +37,7 @@ def site_app(studio: Studio) -> FastAPI:
     app = FastAPI(docs_url=None, redoc_url=None, openapi_url=None)
     errors.install(app)
     versions = Versions()
-    looked = (look_routes, remedy_routes, release_routes)
+    looked = (look_routes, remedy_routes, release_routes, bring_routes)
     for routes in (*looked, shelf_routes, work_routes, file_routes, news_routes, visitor_routes):
         app.include_router(routes(studio))
     for computed in (document_routes, computing_routes, area_routes):

@@ -1,7 +1,7 @@
-"""The command line: serve, demo, check, render, emit, schema, sites, release, backup, restore, verify, tidy."""
+"""The command line: serve, demo, check, read, render, emit, schema, sites, release, backup, restore, verify, tidy."""
 
-from . import checking, keeping, releasing, serving, sites
+from . import checking, keeping, reading, releasing, serving, sites
 from .common import app
 from .serving import start_site
 
-__all__ = ["app", "checking", "keeping", "releasing", "serving", "sites", "start_site"]
+__all__ = ["app", "checking", "keeping", "reading", "releasing", "serving", "sites", "start_site"]

@@ -21,10 +21,18 @@ from ..fonts import font_bytes, shipped_fonts
 from ..sandbox import shared_room
 from ..service.files.films import coded_at_once
 from ..service.files.memory import MemoryPictures
+from ..service.views.bringing import unread_row
 from ..service.views.report import check_site, demanding, junit, run_over_widths, summed, table, width_table
 from ..service.views.vouching import notes_on
 from ..store.files import write_whole
 from .common import OnOption, SiteArgument, app, fail, on_day, opened, page_of, painted, progress, telling
+from .reading import own_page, told
+
+AS_READ = (
+    "Each part was read as wide as the window, with its words one below the other; what other rules do to their places "
+    "is not vouched for."
+)
+"""What holds of every reading of somebody's own page."""
 
 
 @app.command()
@@ -36,12 +44,17 @@ def check(
     report: Annotated[Path | None, typer.Option("--junit", help="write JUnit XML there")] = None,
     every: Annotated[bool, typer.Option("--all", help="every reading, not only what falls short")] = False,
     on: OnOption = None,
+    html: Annotated[Path | None, typer.Option(help="FILE is a stylesheet, and this is its page: both your own")] = None,
 ) -> None:
     """Check every block of words in every situation, on every page that rules compose: what falls short, then the sum.
 
+    Of somebody's own stylesheet and page as far as they can be read; what could not be is listed.
     Exit code 1: some fall short; 2: it cannot be checked.
     """
-    found = opened(file)
+    own = file.suffix.lower() in (".css", ".html", ".htm")
+    if html is not None and not own:
+        fail(f"--html goes with a stylesheet; {file} is none.")
+    found, unread = own_page([file], html) if own else (opened(file), [])
     site = on_day(demanding(found.site, require), on)
     pictures = MemoryPictures(found.pictures)
     reader = Reader(shipped_fonts(), pictures)
@@ -54,9 +67,11 @@ def check(
     if report is not None:
         with telling(report):
             report.write_text(junit(rows, widths, str(site.requirement)))
+    unvouched = [unread_row(u) for u in unread]
     notes = [{"page": p.slug, **note} for p in site.visited for note in notes_on(site, p, reader.fonts, pictures.flash)]
     if as_json:
-        typer.echo(json.dumps({"readings": rows, "short": len(short), "widths": widths, "notes": notes}, indent=1))
+        whole = {"readings": rows, "short": len(short), "widths": widths, "notes": notes}
+        typer.echo(json.dumps({**whole, **({"unread": unvouched} if own else {})}, indent=1))
     else:
         for said, line in table(rows, every):
             typer.echo(painted(line, said))
@@ -64,6 +79,10 @@ def check(
             typer.echo(width_table(widths))
         for note in notes:
             typer.echo(f"note   {note['page']:10} {note['sentence']}")
+        for one in unread:
+            typer.echo(f"unsure {told(one)}")
+        if own:
+            typer.echo(AS_READ)
         if width_run:
             typer.echo(f"Over the widths words begin to fall short {len(failing)} times.")
         typer.echo(f"\n{summed(rows)} ({site.requirement}).")

@@ -6,6 +6,7 @@ GarnetfernError
 ├─ ColourError          a text that is not a colour
 ├─ PictureError         a file that cannot be used as a picture
 ├─ SiteFileError        a site file (zip) that cannot be opened
+├─ StylesheetError      a stylesheet, or what it came with, that cannot be read at all
 ├─ VisitsError          a table of visits that cannot be read
 ├─ NotFoundError        something that was asked for is not there
 ├─ StaleError           a change that was based on an older revision
@@ -82,6 +83,12 @@ class PictureError(GarnetfernError):
     """The file cannot be used as a picture; the message says why."""
 
     kind = "picture"
+
+
+class StylesheetError(GarnetfernError):
+    """A stylesheet, or what it came with, cannot be read at all; the message says why."""
+
+    kind = "stylesheet"
 
 
 class SiteFileError(GarnetfernError):

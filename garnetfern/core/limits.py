@@ -60,6 +60,10 @@ SVG_TEXT = 200_000
 STYLESHEET = 2 * MB
 STYLESHEET_DEPTH = 64
 PAGE_TAGS = 60_000
+PAGE_UPLOAD = 60 * MB
+"""A stylesheet, or a page with its stylesheets and pictures, as it comes in."""
+PAGE_UNFOLDED = 120 * MB
+PAGE_MEMBERS = 2_000
 STYLESHEET_RULES = 20_000
 """Rules with declarations that are looked at, over all stylesheets together."""
 

@@ -3,19 +3,22 @@
 import atexit
 import os
 import threading
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from pathlib import Path
 from typing import Any
 
 from ..core import errors
-from ..core.document import Crop, Slot
-from ..core.errors import GarnetfernError, PictureError, SiteFileError
+from ..core.document import Crop, Screen, Slot
+from ..core.errors import GarnetfernError, PictureError, SiteFileError, StylesheetError
 from ..core.limits import MB, ROOM_MEMORY, ROOM_SECONDS, ROOM_UPLOAD_SECONDS
 from ..core.picture import Facts
 from ..core.picture.budget import FileKind
 from ..core.picture.known import Known, from_plain, seams_from_plain
 from ..core.picture.tiles import Mending, Seams
 from ..core.resolve.sheets import Rendition
+from ..core.stylesheet import Brought
+from ..core.stylesheet.letters import Fonts
+from ..core.stylesheet.plain import brought_from_plain
 from .films import FilmRoom
 from .pool import Asked, OverrunError, Pool
 from .wire import Message
@@ -68,7 +71,7 @@ class Room:
             raise refusal(f"{name} {reason}. It was not taken; nothing was changed.") from overrun
         if "refused" in answer:
             cls = getattr(errors, str(answer["refused"]), refusal)
-            if not (isinstance(cls, type) and issubclass(cls, PictureError | SiteFileError)):
+            if not (isinstance(cls, type) and issubclass(cls, PictureError | SiteFileError | StylesheetError)):
                 cls = refusal
             raise cls(str(answer["message"]), str(answer["path"]))
         if "failed" in answer:
@@ -117,6 +120,20 @@ class Room:
         """The members of a zip by name, checked before anything is unpacked. Raises SiteFileError."""
         answer, found = self._ask("unfold", {}, [data], "The site file", refusal=SiteFileError)
         return dict(zip(answer["names"], found, strict=True))
+
+    def bring(
+        self, files: Sequence[tuple[str, bytes]], screens: Sequence[Screen], fonts: Fonts
+    ) -> tuple[Brought, dict[str, bytes]]:
+        """A stylesheet, or a page with its stylesheets, read; and the pictures that came with it. Raises
+        StylesheetError."""
+        said = {
+            "names": [name for name, _ in files],
+            "screens": [screen.model_dump() for screen in screens],
+            "fonts": {"named": dict(fonts.named), "generic": dict(fonts.generic)},
+        }
+        name = files[0][0] if files else "This"
+        answer, found = self._ask("bring", said, [data for _, data in files], name, refusal=StylesheetError)
+        return brought_from_plain(answer["read"]), dict(zip(answer["names"], found, strict=True))
 
     def close(self) -> None:
         """End its processes."""

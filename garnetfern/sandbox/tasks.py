@@ -9,7 +9,7 @@ from typing import Any
 
 from PIL import Image
 
-from ..core.document import Crop, Slot
+from ..core.document import Crop, Screen, Slot
 from ..core.picture.budget import encode, ssim
 from ..core.picture.decode import examined, load
 from ..core.picture.known import known_of, to_plain
@@ -18,6 +18,8 @@ from ..core.picture.slots import slot_file
 from ..core.picture.tiles import mend, seams_of
 from ..core.picture.unfold import unfold
 from ..core.resolve.sheets import Rendition
+from ..core.stylesheet.letters import Fonts
+from ..core.stylesheet.plain import bring
 from .film_tasks import FILM_TASKS, moving_facts, warm_films
 
 Said = dict[str, Any]
@@ -84,6 +86,14 @@ def _unfold(_: Said, blobs: list[bytes]) -> Answer:
     return {"names": list(members)}, list(members.values())
 
 
+def _bring(said: Said, blobs: list[bytes]) -> Answer:
+    """A stylesheet, or a page with its stylesheets, read; and the pictures that came with it."""
+    screens = [Screen.model_validate(screen) for screen in said["screens"]]
+    fonts = Fonts(said["fonts"]["named"], said["fonts"]["generic"])
+    plain, pictures = bring(list(zip(said["names"], blobs, strict=True)), screens, fonts)
+    return {"read": plain, "names": list(pictures)}, list(pictures.values())
+
+
 TASKS: dict[str, Task] = {
     **FILM_TASKS,
     "examine": _examine,
@@ -94,6 +104,7 @@ TASKS: dict[str, Task] = {
     "mend": _mend,
     "slot": _slot,
     "unfold": _unfold,
+    "bring": _bring,
 }
 
 
@@ -121,6 +132,9 @@ def warm() -> None:
         archive.writestr("a", b"a" * 100)
         archive.writestr("\u00e4", b"")
     _unfold({}, [zipped.getvalue()])
+    screen = {"id": "s", "name": "S", "width": 800, "height": 600, "least": 0, "most": 10000}
+    page = b"<style>p { background: linear-gradient(red, rgb(0 0 0 / 0.5)) }</style><p>a</p>"
+    _bring({"screens": [screen], "fonts": {"named": {"a": "A"}, "generic": {}}, "names": ["a.html"]}, [page])
 
 
 __all__ = ["TASKS", "warm"]

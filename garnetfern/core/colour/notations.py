@@ -55,7 +55,13 @@ def from_oklch(light: float, chroma: float, hue: float, alpha: float = 1.0) -> s
 
 @lru_cache(maxsize=4096)
 def rgba_of(text: str) -> Rgba:
-    """The colour of any notation, its alpha exactly as it is written. Raises ColourError."""
+    """The colour of any notation, its alpha exactly as it is written; what `rgb()` says beyond its range is cut off
+    (CSS Color 4, section 5.1). Raises ColourError."""
     whole = read_colour(text)
+    found = Color(text.strip())
+    alpha = float(found.alpha(nans=False))
+    if found.space() == "srgb":
+        red, green, blue = (round(v * 255) for v in found.clip().coords(nans=False))
+        return Rgba(red, green, blue, alpha)
     shown = parse_colour(whole.hex)
-    return Rgba(shown.red, shown.green, shown.blue, float(Color(text.strip()).alpha(nans=False)))
+    return Rgba(shown.red, shown.green, shown.blue, alpha)

@@ -9,7 +9,7 @@ from ..document import Gradient
 from ..document.gradient import Stop
 from .colours import colour, is_colour
 from .lengths import length, reach_of
-from .places import Spot, place
+from .places import place
 from .tokens import Node, called, said, split, word
 from .unread import Notes, UnreadError
 
@@ -124,20 +124,13 @@ def _towards(nodes: list[Node], notes: Notes) -> float:
     return SIDES[names[1]] if len(names) == 2 else _corner(set(names[1:]), notes)
 
 
-def _centre(spot: Spot, notes: Notes) -> tuple[str, str]:
-    if spot.plain is not None:
-        return spot.plain
-    notes.near("a centre that is measured from the right or the foot", "from the left and the top")
-    return ("100%" if spot.side == "right" else spot.across, "100%" if spot.end == "bottom" else spot.down)
-
-
 def _at(nodes: list[Node], notes: Notes) -> tuple[list[Node], tuple[str, str]]:
     """What stands before `at`, and the centre behind it."""
     names = [word(n) for n in nodes]
     if "at" not in names:
         return nodes, ("50%", "50%")
     n = names.index("at")
-    return nodes[:n], _centre(place(nodes[n + 1 :], notes), notes)
+    return nodes[:n], place(nodes[n + 1 :], notes).from_start
 
 
 def _round(nodes: list[Node], notes: Notes) -> dict[str, object]:
@@ -224,7 +217,7 @@ def _prefixed(name: str, node: Node, current: Rgba, notes: Notes) -> Gradient:
         words = {word(n) for head in heads for n in head}
         kind = {"circle", "ellipse", *EXTENTS, *OLD_EXTENTS}
         placed = next((h for h in heads if not {word(n) for n in h} & kind), [])
-        found["centre"] = _centre(place(placed, notes), notes) if placed else ("50%", "50%")
+        found["centre"] = place(placed, notes).from_start if placed else ("50%", "50%")
         extent = next((OLD_EXTENTS.get(w, w) for w in words if w in (*EXTENTS, *OLD_EXTENTS)), "farthest-corner")
         found |= {"round": "circle" in words, "extent": extent}
     return Gradient.model_validate({**found, "stops": stops.stops()})

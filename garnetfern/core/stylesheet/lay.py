@@ -3,6 +3,7 @@
 from collections.abc import Callable
 from dataclasses import dataclass, field
 from typing import Any
+from urllib.parse import unquote
 
 from pydantic import ValidationError
 
@@ -128,7 +129,7 @@ class Laying:
     def _picture(self, address: str, layered: Layered, notes: Notes) -> Layer:
         key = f"picture-{len(self.found.pictures) + 1}"
         size = _size(list(layered.size), notes)
-        spot = place(list(layered.position), notes) if layered.position else Spot()
+        spot = place(list(layered.position), notes, three=True) if layered.position else Spot()
         made: dict[str, Any] = {
             **self._common(_named(address), layered.blend),
             "asset": key,
@@ -175,7 +176,8 @@ def _called(read: Gradient) -> str:
 def _named(address: str) -> str:
     if address.startswith("data:"):
         return "Picture"
-    name = address.split("?")[0].split("#")[0].rstrip("/").rpartition("/")[2].rpartition(".")[0]
+    last = unquote(address.split("?")[0].split("#")[0]).rstrip("/").rpartition("/")[2]
+    name = last.rpartition(".")[0] or last
     cleaned = "".join(c if c.isprintable() else " " for c in name).strip()
     return cleaned[:60] or "Picture"
 

@@ -13,12 +13,13 @@ from .. import limits
 from ..document import Band, Block, Column, Screen
 from ..document.model import Content
 from ..document.plate import Plate
+from ..errors import StylesheetError
 from .brought import AtWidth, Brought, BroughtArea, Part, at_width, band_of, paints
 from .cascade import Weighed, cascaded, variables
 from .colours import colour
 from .flatten import STATES, Flattener, Ruled, flatten
-from .letters import HEADS, Fonts, Letters, handed_down, lettering
-from .sources import Sources, StylesheetError, found_among
+from .letters import GENERIC, HEADS, Fonts, Letters, handed_down, lettering
+from .sources import Sources, found_among
 from .tokens import word
 from .unread import Notes, Unread, UnreadError
 from .values import BACKGROUNDS, READ, Values, values_of
@@ -244,7 +245,8 @@ class PageReader:
             block, missing = self._block(node, len(blocks) + 1)
             blocks.append(block)
             if missing:
-                why = f"the font {missing} is not here"
+                own = missing.lower() in GENERIC
+                why = "each visitor's own font is shown" if own else f"the font {missing} is not here"
                 unread.append(Unread(self.name, node.sourceline or 1, 1, block.said[:40], why, block.lettering.font))
         return blocks, unread
 

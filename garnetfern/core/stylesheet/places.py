@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+from ..document.length import LARGEST
 from .lengths import length
 from .tokens import Node, said, word
 from .unread import Notes, UnreadError
@@ -26,6 +27,21 @@ class Spot:
         across = _from_start(self.side, self.across)
         down = _from_start(self.end, self.down)
         return (across, down) if across is not None and down is not None else None
+
+    @property
+    def from_start(self) -> tuple[str, str]:
+        """The offsets from left and top, whatever they are measured from; percent of the area are of all of it."""
+        return _turned(self.side, self.across), _turned(self.end, self.down)
+
+
+def _turned(side: str, offset: str) -> str:
+    plain = _from_start(side, offset)
+    if plain is not None:
+        return plain
+    if offset.startswith("clamp("):
+        raise UnreadError(f"an offset from the {side} that is held in bounds", "one from the left and the top")
+    sign, size = ("+", offset[1:]) if offset.startswith("-") else ("-", offset)
+    return f"clamp(-{LARGEST:g}px, 100% {sign} {size}, {LARGEST:g}px)"
 
 
 def _from_start(side: str, offset: str) -> str | None:
@@ -71,8 +87,8 @@ def _edges(nodes: list[Node], notes: Notes) -> Spot:
     return Spot(across[0], across[1], down[0], down[1])
 
 
-def place(nodes: list[Node], notes: Notes) -> Spot:
-    """A place. Raises UnreadError."""
+def place(nodes: list[Node], notes: Notes, three: bool = False) -> Spot:
+    """A place; `three`: of three values too, as backgrounds take it. Raises UnreadError."""
     if len(nodes) == 1:
         name = LOGICAL.get(word(nodes[0]), word(nodes[0]))
         if name == "center":
@@ -82,6 +98,6 @@ def place(nodes: list[Node], notes: Notes) -> Spot:
         return Spot(name or "left", "0%" if name else length(nodes[0], notes), down=MIDDLE)
     if len(nodes) == 2:
         return _two(nodes, notes)
-    if len(nodes) in (3, 4):
+    if len(nodes) == 4 or (len(nodes) == 3 and three):
         return _edges(nodes, notes)
     raise UnreadError(f"{said(nodes)} is no place")

@@ -7,16 +7,10 @@ from posixpath import normpath
 from urllib.parse import unquote, urlsplit
 
 from .. import limits
-from ..errors import GarnetfernError
+from ..errors import StylesheetError
 
 _APART = re.compile(r"""/\*.*?(?:\*/|$)|"(?:[^"\\\n]|\\.)*"?|'(?:[^'\\\n]|\\.)*'?|\\.""", re.DOTALL)
 _BRACKETS = re.compile(r"[\[{(\])}]")
-
-
-class StylesheetError(GarnetfernError):
-    """A stylesheet, or what it came with, that cannot be read at all; the message says why."""
-
-    kind = "stylesheet"
 
 
 def depth_of(css: str) -> int:

@@ -26,6 +26,7 @@ from ..files.packing import Packing
 from ..files.site_file import SiteFile, pack_site_file, unpack_site_file
 from ..runtime.polite import PoliteReader
 from ..views.pages import PageRow, PagesView, content_of, page_picture, page_row, pages_view
+from .bringing import Bringing
 from .long import LongWork
 from .news import News
 from .patch import Patch
@@ -56,7 +57,7 @@ class Studio(Shelved):
         self.packing = Packing(self.room, self.whole, self.fitting, self.films, self.fonts)
         self.long = LongWork(self.site, self.fitting, self.films, self.fonts)
         self._present = Present(self.history, self.fonts)
-        self.publishing = Publishing(self)
+        self.publishing, self.bringing = Publishing(self), Bringing(self)
 
     def look_after_films(self) -> None:
         """Begin to make what the site's films need."""
@@ -97,9 +98,9 @@ class Studio(Shelved):
         """Keep a change as one step. Raises DocumentError (nothing kept) or StaleError."""
         site = self.site(patch, based_on)
         check_facts(site, self.site(), self.pictures.find)
-        return self._keep(based_on, site, label)
+        return self.keep(based_on, site, label)
 
-    def _keep(self, based_on: int, site: Site, label: str) -> State:
+    def keep(self, based_on: int, site: Site, label: str) -> State:
         """Keep a site as one step, what pages share brought into line."""
         lined_up = alike(self.site() if not self.history.empty() else None, site)
         if lined_up is not site:
@@ -184,7 +185,7 @@ class Studio(Shelved):
         done = apply_edit(site, edit, self.looks, self.fonts)
         checked = read_site(done.site.model_dump(mode="json"), self.fonts.names())
         check_facts(checked, site, self.pictures.find)
-        return self._keep(based_on, checked, done.label), done.chosen
+        return self.keep(based_on, checked, done.label), done.chosen
 
     def ask_work(self, kind: str) -> JobState:
         """Put work on the list."""
@@ -219,7 +220,7 @@ class Studio(Shelved):
         self.site(None, based_on)
         file = unpack_site_file(data, self.fonts.names(), self.room)
         self.take_in(file)
-        return self._keep(based_on, file.site, f"Open {tidied(name)}")
+        return self.keep(based_on, file.site, f"Open {tidied(name)}")
 
     def take_looks(self, data: bytes, based_on: int, name: str) -> State:
         """Add the looks and gradients of another site's file, as one step. Raises SiteFileError; then nothing is."""
@@ -230,14 +231,14 @@ class Studio(Shelved):
         for asset in site.assets:
             if asset.hash not in known:
                 self._take(asset, file)
-        return self._keep(based_on, site, f"Looks out of {tidied(name)}")
+        return self.keep(based_on, site, f"Looks out of {tidied(name)}")
 
     def take_visits(self, data: bytes, based_on: int) -> State:
         """Put the owner's table of visits in place of the one that ships. Raises VisitsError: nothing was changed."""
         present = self.site(None, based_on)
         table = read_visits(data.decode("utf-8-sig", errors="replace"))
         site = present.model_copy(update={"visits": table})
-        return self._keep(based_on, read_site(site.model_dump(mode="json")), f"Visits on {len(table)} widths")
+        return self.keep(based_on, read_site(site.model_dump(mode="json")), f"Visits on {len(table)} widths")
 
     def live(self) -> int | None:
         """The number of the release that is live; None where nothing is."""
@@ -249,7 +250,7 @@ class Studio(Shelved):
         self.site(None, based_on)
         site = self.publishing.site_of(number)
         check_facts(site, None, self.pictures.find)
-        return self._keep(based_on, site, f"Back to release {number}")
+        return self.keep(based_on, site, f"Back to release {number}")
 
     def copies(self) -> list[Copy]:
         """The daily copies that can be brought back, newest first."""
@@ -260,7 +261,7 @@ class Studio(Shelved):
         self.site(None, based_on)
         site = read_site(self.folder.copies.document(day, self.id), self.fonts.names())
         check_facts(site, None, self.pictures.find)
-        return self._keep(based_on, site, f"Bring back the copy of {day}")
+        return self.keep(based_on, site, f"Bring back the copy of {day}")
 
     def start(self, file: SiteFile, label: str) -> None:
         """Begin with a site where there is none yet."""

@@ -1,0 +1,124 @@
+"""Bringing in somebody's own stylesheet: read, looked at, and laid on areas."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from threading import Lock
+from typing import TYPE_CHECKING
+
+import cv2
+import numpy as np
+
+from ...core.document import Asset, Site
+from ...core.draw.words import draw_page
+from ...core.errors import NotFoundError, PictureError
+from ...core.resolve.lengths import Viewport
+from ...core.resolve.moment import Moment
+from ...core.resolve.page import resolve_page
+from ...core.stylesheet import Brought
+from ...core.stylesheet.matching import match
+from ...store import State
+from ..edits.brought import lay_as_band, lay_on
+from ..files.brought import Found, fonts_known, found_for, site_of, with_found
+from ..views.bringing import BroughtView, brought_view
+
+if TYPE_CHECKING:
+    from .studio import Studio
+
+WIDE, HIGH = 480, 200
+"""An area's picture, px: what the widest screen shows of it."""
+KEPT = 4
+"""So many stylesheets that were read wait to be laid; older ones are read again."""
+
+
+@dataclass(frozen=True)
+class Waiting:
+    """What was read, with the pictures of each area."""
+
+    brought: Brought
+    found: list[dict[str, Found]]
+
+
+class Bringing:
+    """What one site brings in."""
+
+    def __init__(self, studio: "Studio") -> None:
+        self._studio = studio
+        self._waiting: dict[int, Waiting] = {}
+        self._count = 0
+        self._lock = Lock()
+
+    def read(self, files: Sequence[tuple[str, bytes]]) -> BroughtView:
+        """Read what somebody hands in. Raises StylesheetError; nothing of the site is changed by reading."""
+        site = self._studio.site()
+        brought, pictures = self._studio.room.bring(files, site.screens, fonts_known(self._studio.fonts))
+        dropped = self._taken(site, brought, pictures)
+        shelf = {asset.name: asset for asset in site.assets}
+        found = [found_for(area, dropped, shelf) for area in brought.areas]
+        with self._lock:
+            self._count += 1
+            self._waiting[self._count] = Waiting(brought, found)
+            for old in sorted(self._waiting)[:-KEPT]:
+                del self._waiting[old]
+            return brought_view(self._count, brought, found)
+
+    def _taken(self, site: Site, brought: Brought, pictures: dict[str, bytes]) -> dict[str, Asset]:
+        """The pictures that came with it and are named, kept in the store, by the paths that they came with."""
+        addresses = {address for area in brought.areas for address in area.pictures.values()}
+        wanted = {name for address in addresses if (name := match(address, pictures).name) is not None}
+        taken: dict[str, Asset] = {}
+        names = {a.id for a in site.assets}
+        for path in sorted(wanted):
+            try:
+                asset = self._studio.add_picture(pictures[path], path.rpartition("/")[2])
+            except PictureError:
+                continue
+            same = next((a for a in site.assets if a.hash == asset.hash), None)
+            asset = same or asset.model_copy(update={"id": _free(asset.id, names)})
+            names.add(asset.id)
+            taken[path] = asset
+        return taken
+
+    def _of(self, number: int, area: int) -> tuple[Waiting, int]:
+        with self._lock:
+            waiting = self._waiting.get(number)
+        if waiting is None or not 0 <= area < len(waiting.brought.areas):
+            raise NotFoundError("What was read is not at hand any more; read the stylesheet again.")
+        return waiting, area
+
+    def picture(self, number: int, area: int) -> bytes:
+        """What an area would look like on the widest screen, as a JPEG. Raises NotFoundError."""
+        waiting, n = self._of(number, area)
+        studio, found = self._studio, waiting.found[n]
+        assets = [f.asset for f in found.values() if f.asset is not None]
+        band = with_found(waiting.brought.areas[n], found)
+        site = site_of(studio.site(), [band], assets, studio.fonts)
+        screen = max(site.screens, key=lambda s: s.width)
+        record = resolve_page(site, site.pages[0], Moment(Viewport(screen.width, screen.height)), studio.fonts)
+        high = round(screen.width * HIGH / WIDE)
+        drawn = draw_page(record, (0, 0, screen.width, high), studio.reader.pictures, studio.reader.glyphs)
+        small = np.asarray(cv2.resize(drawn, (WIDE, HIGH), interpolation=cv2.INTER_AREA))
+        _, data = cv2.imencode(".jpg", small[:, :, ::-1], [cv2.IMWRITE_JPEG_QUALITY, 86])
+        return data.tobytes()
+
+    def lay(self, based_on: int, number: int, area: int, page: str, on: str, as_band: bool) -> tuple[State, str | None]:
+        """Lay an area on one of a page, or below it as a band of its own with its words, as one step."""
+        waiting, n = self._of(number, area)
+        site = self._studio.site(None, based_on)
+        found = waiting.found[n]
+        known = {a.hash: a for a in site.assets}
+        present = {k: Found(f.address, f.asset and known.get(f.asset.hash, f.asset), f.said) for k, f in found.items()}
+        assets = [f.asset for f in present.values() if f.asset is not None]
+        band = with_found(waiting.brought.areas[n], present)
+        target = self._studio.area(self._studio.page(site, page), on)
+        if as_band:
+            done = lay_as_band(site, page, target.id, band, assets)
+            return self._studio.keep(based_on, done.site, done.label), done.chosen
+        done = lay_on(site, page, target, band, assets)
+        return self._studio.keep(based_on, done.site, done.label), done.chosen
+
+
+def _free(name: str, taken: set[str]) -> str:
+    found, number = name, 2
+    while found in taken:
+        found, number = f"{name}-{number}", number + 1
+    return found
