@@ -94,10 +94,24 @@ def _taken(page: Page) -> None:
     page.get_by_text("unpacked").wait_for()
 
 
-def _gradient(page: Page) -> None:
-    page.get_by_role("button", name="Lay something in on Dusk").click()
-    page.get_by_role("button", name="Gradient: Dark foot").click()
-    page.get_by_label("Runs to").wait_for()
+CSS = """.hall {
+  background: linear-gradient(90deg, #10201acc, #10201a00 70%), url(reading-room.jpg) center / cover;
+  min-height: 420px;
+}
+@media (max-width: 600px) {
+  .hall { background-position: 0 0, 80% 50%; }
+}
+.fair { background: radial-gradient(circle at 25% 30%, #f2d9a0, transparent 55%), #7a1f2b }
+.fair:hover { background: #40101a }
+"""
+
+
+def _bring(page: Page) -> None:
+    page.keyboard.press("Escape")
+    _view("Bring in")(page)
+    page.get_by_label("CSS or HTML").fill(CSS)
+    page.get_by_role("button", name="Read it").click()
+    page.get_by_role("article", name=".fair").get_by_role("img").wait_for()
 
 
 def _schemes(page: Page) -> None:
@@ -108,8 +122,6 @@ def _schemes(page: Page) -> None:
 
 def _situations(page: Page) -> None:
     page.get_by_role("button", name="Leave it").click()
-    page.get_by_role("button", name="Undo").click()
-    page.wait_for_timeout(800)
     _view("Situations")(page)
     page.get_by_text("of 100 visits can read everything").wait_for(timeout=90_000)
     page.get_by_role("slider", name="Width of the page").press("ArrowRight")
@@ -158,7 +170,7 @@ SHOTS: dict[str, Callable[[Page], None]] = {
     "framing": _framing,
     "bench-area": _area,
     "bench-words": _card("Words"),
-    "bench-gradient": _gradient,
+    "bring-in": _bring,
     "schemes": _schemes,
     "situations": _situations,
     "shelf": _shelf,

@@ -9,7 +9,8 @@ from typer.testing import CliRunner
 
 from garnetfern.cli import app, start_site
 from garnetfern.cli.common import painted
-from garnetfern.service.files.site_file import pack_site_file
+from garnetfern.fonts import shipped_fonts
+from garnetfern.service.files.site_file import pack_site_file, unpack_site_file
 from garnetfern.service.workspace.house import first_site
 from tests.conftest import jpeg
 from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, with_picture
@@ -191,3 +192,66 @@ def test_a_release_that_cannot_be(kept, tmp_path):
     assert (refused.exit_code, "mine.txt" in refused.output) == (2, True)
     assert kept.publishing.live() is None
     assert run(app, ["release", str(tmp_path / "nowhere"), "--to", str(tmp_path / "x")]).exit_code == 2
+
+
+@pytest.fixture
+def own(tmp_path):
+    """Somebody's own page, with its stylesheet and picture."""
+    folder = tmp_path / "own"
+    (folder / "css").mkdir(parents=True)
+    (folder / "css" / "s.css").write_text(
+        ".hero { background: url(../fern.jpg) center / cover #111; color: #fff; font-family: Literata }\n"
+        ".hero:hover { background: red }\n"
+    )
+    (folder / "fern.jpg").write_bytes(jpeg(400, 300, (10, 20, 15)))
+    (folder / "page.html").write_text('<link rel="stylesheet" href="css/s.css"><div class="hero"><h1>Ferns</h1></div>')
+    return folder
+
+
+def test_a_stylesheet_is_read(own):
+    result = run(app, ["read", str(own / "css" / "s.css")])
+    assert result.exit_code == 1
+    assert "s.css:1: .hero: base #111111, fern" in result.stdout
+    assert "s.css:2:1: .hero:hover: it holds in a state alone" in result.stdout
+    (own / "css" / "s.css").write_text(".hero { background: #111 }")
+    whole = run(app, ["read", str(own / "css" / "s.css"), "--json"])
+    assert whole.exit_code == 0
+    assert json.loads(whole.stdout)["areas"][0]["band"]["backdrop"] == {"base": "#111111"}
+
+
+def test_what_is_no_stylesheet_ends_with_two(own):
+    assert run(app, ["read", str(own / "fern.jpg")]).exit_code == 2
+    assert run(app, ["read", str(own / "nothing.css")]).exit_code == 2
+    missing = run(app, ["read", str(own / "css" / "s.css"), "--selector", ".x"])
+    assert (missing.exit_code, ".hero" in missing.output) == (2, True)
+
+
+def test_a_stylesheet_is_laid_on_a_site_file(own, good):
+    page = str(own / "page.html")
+    result = run(app, ["read", page, "--selector", ".hero", "--site", str(good), "--page", "home", "--area", "banner"])
+    assert "Laid .hero on banner of home" in result.stdout, result.output
+    found = unpack_site_file(good.read_bytes(), shipped_fonts().names())
+    banner = found.site.pages[0].bands[0]
+    assert (banner.backdrop.base, [x.kind for x in banner.backdrop.layers]) == ("#111111", ["image"])
+    assert [b.wording for b in banner.blocks()] == ["Ferns under glass"]
+    assert len(found.pictures) == 2
+    before = good.read_bytes()
+    for wrong in (["--page", "home", "--area", "x"], ["--page", "home"]):
+        again = run(app, ["read", page, "--selector", ".hero", "--site", str(good), *wrong])
+        assert again.exit_code == 2
+    assert good.read_bytes() == before
+
+
+def test_somebody_s_own_page_is_checked(own):
+    sheet, page = str(own / "css" / "s.css"), str(own / "page.html")
+    result = run(app, ["check", sheet, "--html", page])
+    assert result.exit_code == 0, result.output
+    assert "unsure css/s.css:2:1: .hero:hover" in result.stdout
+    assert "is not vouched for" in result.stdout
+    (own / "fern.jpg").write_bytes(jpeg(400, 300, (240, 240, 240)))
+    short = run(app, ["check", sheet, "--html", page, "--json"])
+    assert short.exit_code == 1
+    assert json.loads(short.stdout)["short"] > 0
+    assert run(app, ["check", str(own / "fern.jpg"), "--html", page]).exit_code == 2
+    (own / "css" / "s.css").write_text("p { color: red }")
+    assert run(app, ["check", sheet, "--html", page]).exit_code == 2

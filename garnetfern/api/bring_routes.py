@@ -15,7 +15,7 @@ from . import models as m
 from .answers import FOREVER, problem_of
 from .uploads import read_body
 
-Number = Annotated[int, Query(ge=0, le=WHOLE_NUMBER)]
+Beside = Annotated[int | None, Query(ge=0, le=WHOLE_NUMBER)]
 
 
 class PastedText(BaseModel):
@@ -50,9 +50,12 @@ def bring_routes(studio: Studio) -> APIRouter:
         return studio.bringing.read([(pasted_name(body.text), body.text.encode())])
 
     @api.post("/file", response_model=BroughtView)
-    async def file(request: Request, name: Annotated[str, Query(min_length=1, max_length=300)]) -> Any:
+    async def file(
+        request: Request, name: Annotated[str, Query(min_length=1, max_length=300)], beside: Beside = None
+    ) -> Any:
+        """`beside`: what was read before, to which this file belongs."""
         data = await read_body(request, PAGE_UPLOAD, name)
-        return await run_in_threadpool(studio.bringing.read, [(name, data)])
+        return await run_in_threadpool(studio.bringing.read, [(name, data)], beside)
 
     @api.get("/picture/{id_}/{number}", response_class=Response)
     def picture(id_: int, number: int) -> Response:

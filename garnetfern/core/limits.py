@@ -59,13 +59,13 @@ SVG_TEXT = 200_000
 # stylesheets
 STYLESHEET = 2 * MB
 STYLESHEET_DEPTH = 64
-PAGE_TAGS = 60_000
+STYLESHEET_RULES = 20_000
+"""Rules with declarations that are looked at, over all stylesheets together."""
+PAGE_TAGS = 20_000
 PAGE_UPLOAD = 60 * MB
 """A stylesheet, or a page with its stylesheets and pictures, as it comes in."""
 PAGE_UNFOLDED = 120 * MB
 PAGE_MEMBERS = 2_000
-STYLESHEET_RULES = 20_000
-"""Rules with declarations that are looked at, over all stylesheets together."""
 
 # site files
 SITE_FILE = 500 * MB

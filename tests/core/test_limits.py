@@ -9,16 +9,21 @@ import pytest
 
 from garnetfern.core import limits
 from garnetfern.core.document import read_site
-from garnetfern.core.errors import DocumentError, GarnetfernError, PictureError, SiteFileError
+from garnetfern.core.errors import DocumentError, GarnetfernError, PictureError, SiteFileError, StylesheetError
 from garnetfern.core.picture.decode import examine, load
 from garnetfern.core.picture.unfold import unfold
 from garnetfern.core.picture.vector import svg_facts
 from garnetfern.core.plain import read_json
+from garnetfern.core.stylesheet import Sources, read_stylesheets
+from garnetfern.core.stylesheet.given import given
+from garnetfern.core.stylesheet.letters import Fonts
+from garnetfern.core.stylesheet.pages import read_page
 from garnetfern.service.files.site_file import unpack_site_file
 from garnetfern.service.workspace.patch import patched
 from tests.conftest import jpeg
 from tests.hostile import saved, svg
 from tests.sites import HEADING, colour_layer, document
+from tests.stylesheets.saying import SIZES
 
 HOUSE = Path(__file__).resolve().parents[2]
 CLIP = '<clipPath id="c"><rect width="9" height="9"/></clipPath>'
@@ -76,6 +81,37 @@ def test_a_document_is_counted_as_a_whole(monkeypatch, name, limit, make):
         read_site(make(limit + 1))
 
 
+NO_FONTS = Fonts({}, {})
+
+
+def sheets(count):
+    """A zip of so many stylesheets."""
+    out = io.BytesIO()
+    with zipfile.ZipFile(out, "w") as archive:
+        for n in range(count):
+            archive.writestr(f"{n}.css", b"")
+    return out.getvalue()
+
+
+def test_rules_beyond_their_limit_are_told(monkeypatch):
+    monkeypatch.setattr(limits, "STYLESHEET_RULES", 3)
+    css = ".a{background:red}" * 2 + ".b{background:red}.c{background:red}"
+    brought = read_stylesheets(Sources({"a.css": css}), SIZES)
+    assert [a.selector for a in brought.areas] == [".a", ".b"]
+    assert [(u.what, "too many rules" in u.why) for u in brought.unread] == [(".c", True)]
+
+
+@pytest.mark.parametrize(("name", "most"), [("PAGE_UNFOLDED", 10), ("PAGE_UPLOAD", 10)])
+def test_pages_that_unfold_to_too_much(monkeypatch, studio, name, most):
+    monkeypatch.setattr(limits, name, most)
+    monkeypatch.setattr("garnetfern.service.workspace.bringing.PAGE_UPLOAD", limits.PAGE_UPLOAD)
+    out = io.BytesIO()
+    with zipfile.ZipFile(out, "w") as archive:
+        archive.writestr("a.css", b"a" * 11)
+    with pytest.raises(StylesheetError, match="Nothing was read"):
+        given([("a.zip", out.getvalue())]) if name == "PAGE_UNFOLDED" else studio.bringing.read([("a.css", b"a" * 11)])
+
+
 CASES = {
     "WHOLE_NUMBER": (lambda n: read_json(b"%d" % n), 1, DocumentError),
     "JSON_DEPTH": (lambda n: read_json(b"[" * n + b"]" * n), 1, DocumentError),
@@ -83,6 +119,10 @@ CASES = {
     "SVG_REFERENCES": (lambda n: svg_facts(used(n), "d.svg"), 1, PictureError),
     "SVG_FILTERS": (lambda n: svg_facts(primitives(n), "d.svg"), 1, PictureError),
     "SITE_FILE_MEMBERS": (lambda n: unfold(zipped(n)), 1, SiteFileError),
+    "STYLESHEET": (lambda n: given([("a.css", b" " * n)]), 1, StylesheetError),
+    "STYLESHEET_DEPTH": (lambda n: given([("a.css", b"{" * n)]), 1, StylesheetError),
+    "PAGE_MEMBERS": (lambda n: given([("a.zip", sheets(n))]), 1, StylesheetError),
+    "PAGE_TAGS": (lambda n: read_page("<br>" * n, "a.html", Sources({}), SIZES, NO_FONTS), 1, StylesheetError),
     "SVG": (lambda n: svg_facts(svg("") + b" " * (n - len(svg(""))), "d.svg"), 1, PictureError),
     "PICTURE": (lambda n: examine(jpeg() + bytes(n - len(jpeg())), "p.jpg"), 1, PictureError),
 }

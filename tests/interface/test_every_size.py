@@ -106,6 +106,14 @@ def _release(page: Page) -> None:
     page.get_by_role("img", name="as it would be").first.wait_for()
 
 
+def _bring(page: Page) -> None:
+    opened(page, "Bring in")
+    area = page.get_by_label("CSS or HTML")
+    area.fill(".fair { background: linear-gradient(gold, teal); padding: 1px 2px 3px }\n.b:hover { background: red }")
+    page.get_by_role("button", name="Read it").click()
+    page.get_by_role("article", name=".fair").get_by_role("img").wait_for()
+
+
 def _panel(page: Page) -> None:
     _settings("Dusk")(page)
     page.get_by_role("button", name="Colour: choose").click()
@@ -170,6 +178,7 @@ PLACES: dict[str, Callable[[Page], None]] = {
     "take away": _take_away,
     "situations": _situations,
     "release": _release,
+    "bring in": _bring,
     "turns": _turns,
     "who takes turns": lambda page: page.get_by_role("tab", name="Who takes turns").click(),
     "film": _film,

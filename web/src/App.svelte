@@ -14,7 +14,7 @@
 
   const bench = makeBench();
   giveBench(bench);
-  const { doc, place, selection, sight, uploads, edits } = bench;
+  const { doc, place, selection, sight, uploads, edits, bringing } = bench;
   const keys = keyHandlers(bench);
   let dropping = $state(0);
   let failed = $state(false);
@@ -27,6 +27,7 @@
     framing: () => import('./framing/FramingView.svelte'),
     shelf: () => import('./shelf/ShelfView.svelte'),
     situations: () => import('./situations/SituationsView.svelte'),
+    bring: () => import('./bring/BringView.svelte'),
     schemes: () => import('./schemes/SchemesView.svelte'),
     release: () => import('./release/ReleaseView.svelte'),
     take: () => import('./takeaway/TakeAway.svelte'),
@@ -55,6 +56,10 @@
     if (!carriesFiles(event)) return;
     event.preventDefault();
     dropping = 0;
+    if (place.view === 'bring') {
+      void bringing.files([...(event.dataTransfer?.files ?? [])]);
+      return;
+    }
     if (place.view !== 'shelf') place.go('bench');
     void uploads.bring([...(event.dataTransfer?.files ?? [])], place.view !== 'shelf');
   }
@@ -97,9 +102,11 @@
 {/if}
 {#if dropping > 0}
   <div class="veil">
-    {place.view === 'shelf'
-      ? 'Let go to put it on the shelf'
-      : `Let go to put it behind ${selection.area?.name ?? 'the words'}`}
+    {place.view === 'bring'
+      ? 'Let go to read it'
+      : place.view === 'shelf'
+        ? 'Let go to put it on the shelf'
+        : `Let go to put it behind ${selection.area?.name ?? 'the words'}`}
   </div>
 {/if}
 

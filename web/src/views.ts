@@ -5,6 +5,7 @@ export const VIEWS = [
   { id: 'calendar', name: 'Calendar', note: 'Where and when: bands that rules show, day by day' },
   { id: 'framing', name: 'Framing', note: 'The whole picture, and what every screen cuts from it' },
   { id: 'shelf', name: 'Shelf', note: 'The pictures of the site, pictures on loan, saved looks' },
+  { id: 'bring', name: 'Bring in', note: 'A stylesheet or a page of your own, read and laid on areas' },
   { id: 'schemes', name: 'Schemes', note: 'Coordinated colours, tried on the whole site' },
   { id: 'situations', name: 'Situations', note: 'Every situation a visitor can meet, and every width' },
   {
@@ -20,7 +21,7 @@ export type View = (typeof VIEWS)[number]['id'];
 /** The views by the order of the work. */
 export const GROUPS: readonly { title: string; views: readonly View[] }[] = [
   { title: 'Sites', views: ['sites'] },
-  { title: 'Make', views: ['bench', 'pages', 'calendar', 'framing', 'shelf', 'schemes'] },
+  { title: 'Make', views: ['bench', 'pages', 'calendar', 'framing', 'shelf', 'bring', 'schemes'] },
   { title: 'Check', views: ['situations'] },
   { title: 'Hand out', views: ['release', 'take'] },
 ];

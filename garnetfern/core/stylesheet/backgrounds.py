@@ -7,7 +7,7 @@ import tinycss2
 from .colours import is_colour
 from .gradients import is_gradient
 from .lengths import MATHS
-from .tokens import Node, address_of, called, said, split, word
+from .tokens import Node, address_of, called, said, significant, split, word
 from .unread import UnreadError
 
 LONGHANDS = ("image", "position", "size", "repeat", "attachment", "origin", "clip", "blend-mode")
@@ -98,7 +98,10 @@ def _checked(name: str, group: list[Node]) -> list[Node]:
 def longhand(found: Backgrounds, name: str, nodes: list[Node]) -> None:
     """Take a longhand. Raises UnreadError; then nothing is taken."""
     if name == "color":
-        (found.colour,) = split(nodes, ",")[0] or [None]
+        shades = significant(nodes)
+        if len(shades) != 1 or not is_colour(shades[0]):
+            raise UnreadError(f"{said(nodes)} is no colour that can be read")
+        found.colour = shades[0]
     elif name in ("position-x", "position-y"):
         _axis(found, name, split(nodes, ","))
     else:

@@ -14,7 +14,7 @@ from .cascade import Held, Weighed, cascaded, variables
 from .colours import colour
 from .conditions import EVERYWHERE
 from .flatten import STATES, Flattener, Ruled, flatten
-from .lay import Laid, Laying
+from .lay import FILLING, Laid, Laying
 from .measures import filter_of, height_of, number_of, padding_of
 from .sources import Sources
 from .tokens import said, word
@@ -164,7 +164,9 @@ def picture_exception(base: Layer, other: Layer) -> dict[str, Any] | None:
     if not isinstance(base, ImageLayer) or not isinstance(other, ImageLayer):
         return {} if base == other else None
     differs = [n for n in type(base).model_fields if getattr(base, n) != getattr(other, n)]
-    if not set(differs) <= {*EXCEPTIONS, "asset", "name"} or other.size == "natural" != base.size:
+    if not set(differs) <= {*EXCEPTIONS, "asset", "name", "repeat"} or other.size == "natural" != base.size:
+        return None
+    if "repeat" in differs and base.size not in FILLING and other.size not in FILLING:
         return None
     return {n: getattr(other, n) for n in differs if n in EXCEPTIONS and getattr(other, n) is not None}
 
@@ -187,11 +189,12 @@ def _on_screens(found: dict[str, AtWidth], widest: str) -> tuple[list[Layer], di
                 isinstance(other, ImageLayer) and _address(at, other) != _address(found[widest], plain)
             ):
                 cannot.setdefault(screen, []).append(f"{other.name} is another")
-            elif change:
-                old = layers[n]
-                assert isinstance(old, ImageLayer)
-                screens = {**old.model_dump(mode="json")["screens"], screen: change}
-                layers[n] = ImageLayer.model_validate({**old.model_dump(mode="json"), "screens": screens})
+            elif change and isinstance(other, ImageLayer):
+                text = layers[n].model_dump(mode="json")
+                screens = {**text["screens"], screen: change}
+                # a picture that fills its area on the widest screen is not repeated there, whatever is said
+                repeat = other.repeat if text["size"] in FILLING else text["repeat"]
+                layers[n] = ImageLayer.model_validate({**text, "screens": screens, "repeat": repeat})
     return layers, pictures, cannot
 
 
@@ -242,7 +245,7 @@ def area_of(selector: str, part: Part, screens: Sequence[Screen], around: Known)
         return None
     band, pictures, unsaid = band_of(found, widest.id, selector)
     unread = list(dict.fromkeys(u for at in found.values() for u in at.unread))
-    first = _first(part)
+    first = first_of(part)
     place = first.sheet, first.line, first.column
     unread += [
         Unread(*place, what, "it cannot differ so on single screens", "as on the widest screen") for what in unsaid
@@ -250,7 +253,8 @@ def area_of(selector: str, part: Part, screens: Sequence[Screen], around: Known)
     return BroughtArea(selector, first.sheet, first.line, band, pictures, tuple(unread))
 
 
-def _first(part: Part) -> Ruled:
+def first_of(part: Part) -> Ruled:
+    """The rule that says first what lies behind a part."""
     own = [w.rule for w in part.own if any(d.name in BACKGROUNDS for d in w.rule.declared)]
     return (own or [w.rule for w in part.rules()])[0]
 
@@ -264,9 +268,8 @@ def parts_of(rules: Iterable[Ruled]) -> tuple[dict[str, Part], list[Unread]]:
             painted = any(d.name in BACKGROUNDS for d in rule.declared)
             if STATES.search(selector):
                 if painted:
-                    why = "it holds in a state alone, as when the pointer is over it"
-                    nearest = "set it by hand under Base, while the pointer is over it"
-                    states.append(Unread(rule.sheet, rule.line, rule.column, selector, why, nearest))
+                    why = "it holds in a state alone; set it under Base, while the pointer is over it"
+                    states.append(Unread(rule.sheet, rule.line, rule.column, selector, why))
                 continue
             pseudo = PSEUDO.search(selector)
             host = selector[: pseudo.start()].strip() if pseudo else selector
@@ -305,7 +308,7 @@ def read_rules(flat: Flattener, screens: Sequence[Screen]) -> Brought:
         if not paints(part):
             continue
         if len(areas) >= MOST:
-            first = _first(part)
+            first = first_of(part)
             unread.append(Unread(first.sheet, first.line, first.column, selector, f"{MOST} areas are read at once"))
             break
         area = area_of(selector, part, screens, around)

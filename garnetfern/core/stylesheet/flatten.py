@@ -113,7 +113,10 @@ class Flattener:
         """What stands between braces: declarations, and rules inside."""
         if within.depth > limits.STYLESHEET_DEPTH or len(self.rules) >= limits.STYLESHEET_RULES:
             self.cannot(
-                within.sheet, node, said(within.parents), "there are too many rules, or they are nested too deep"
+                within.sheet,
+                node,
+                ", ".join(within.parents)[:80],
+                "there are too many rules, or they are nested too deep",
             )
             return
         declared: list[Declared] = []

@@ -19,6 +19,8 @@ from .tokens import Node, address_of, called, said, split, word
 from .unread import Notes, UnreadError
 
 CENTRED = ("cover", "contain")
+FILLING = ("cover", "stretch")
+"""Sizes that leave no room for the picture to be repeated in."""
 
 
 @dataclass
@@ -130,12 +132,15 @@ class Laying:
         key = f"picture-{len(self.found.pictures) + 1}"
         size = _size(list(layered.size), notes)
         spot = place(list(layered.position), notes, three=True) if layered.position else Spot()
+        placed = _placed(spot, size["size"])
+        # in percent, what fills the area leaves no room to be repeated in
+        filled = size["size"] in FILLING and "focal" in placed
         made: dict[str, Any] = {
             **self._common(_named(address), layered.blend),
             "asset": key,
             **size,
-            **_placed(spot, size["size"]),
-            "repeat": layered.repeat,
+            **placed,
+            "repeat": ("no-repeat", "no-repeat") if filled else layered.repeat,
             "attachment": "fixed" if layered.attachment == "fixed" else "scroll",
         }
         if layered.attachment == "local":

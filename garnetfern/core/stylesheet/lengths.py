@@ -169,7 +169,7 @@ def _term(unit: str, value: float) -> str:
 
 
 def _written(total: Sum) -> str:
-    terms = [(unit, value) for unit, value in total.items() if value] or [("px", 0.0)]
+    terms = [(unit, value) for unit, value in total.items() if value] or [(next(iter(total), ""), 0.0)]
     first = _term(*terms[0])
     return first + "".join(f" {'-' if v < 0 else '+'} {_term(u, abs(v))}" for u, v in terms[1:])
 

@@ -5,20 +5,19 @@ from dataclasses import dataclass, field, replace
 from typing import Any
 
 import cssselect2
-import lxml.html
+import tinyhtml5
 from cssselect2.parser import SelectorError
-from lxml import etree
 
 from .. import limits
 from ..document import Band, Block, Column, Screen
 from ..document.model import Content
 from ..document.plate import Plate
 from ..errors import StylesheetError
-from .brought import AtWidth, Brought, BroughtArea, Part, at_width, band_of, paints
+from .brought import AtWidth, Brought, BroughtArea, Part, at_width, band_of, first_of, paints
 from .cascade import Weighed, cascaded, variables
 from .colours import colour
 from .flatten import STATES, Flattener, Ruled, flatten
-from .letters import GENERIC, HEADS, Fonts, Letters, handed_down, lettering
+from .letters import BOLD, GENERIC, HEADS, Fonts, Letters, handed_down, lettering
 from .sources import Sources, found_among
 from .tokens import word
 from .unread import Notes, Unread, UnreadError
@@ -30,6 +29,8 @@ WORDS = frozenset({*HEADS, "p", "li", "blockquote", "figcaption", "dt", "dd", "b
 SILENT = frozenset({"script", "style", "template", "noscript", "svg", "math", "iframe", "object", "video", "audio",
                     "canvas", "select", "textarea", "head", "title"})  # fmt: skip
 MOST_BLOCKS, MOST_AREAS = 40, 60
+TOLD_APART = frozenset({*BOLD, "em", "i", "cite", "a", "small"})
+"""Elements whose letters browsers make otherwise where nothing is said."""
 STANDS = {"center": "center", "end": "end", "flex-end": "end"}
 
 
@@ -45,22 +46,23 @@ class Element:
 
 
 def _parsed(html: str, name: str) -> Any:
+    """The page as browsers parse it (HTML, section 13.2). Raises StylesheetError."""
     if html.count("<") > limits.PAGE_TAGS:
         raise StylesheetError(f"{name} has more than {limits.PAGE_TAGS:,} tags. Nothing was read.")
-    try:
-        return lxml.html.document_fromstring(
-            html.encode(), parser=lxml.html.HTMLParser(encoding="utf-8", no_network=True)
-        )
-    except (etree.ParserError, etree.XMLSyntaxError, ValueError) as error:
-        raise StylesheetError(f"{name} is no page that can be read. Nothing was read.") from error
+    return tinyhtml5.parse(html, namespace_html_elements=False)
 
 
-def sheets_of(root: Any, name: str, sources: Sources) -> tuple[Sources, list[Unread]]:
+def line_of(html: str, text: str) -> int:
+    """The line, from 1, at which some text stands first."""
+    at = html.find(text)
+    return html.count("\n", 0, at) + 1 if text and at >= 0 else 1
+
+
+def sheets_of(root: Any, name: str, html: str, sources: Sources) -> tuple[Sources, list[Unread]]:
     """The stylesheets that a page names or holds, in their order, and those that did not come with it."""
     sheets: dict[str, str] = {}
     unread: list[Unread] = []
-    for number, node in enumerate(root.iter("style", "link")):
-        line = node.sourceline or 1
+    for number, node in enumerate(n for n in root.iter() if n.tag in ("style", "link")):
         if node.tag == "style":
             sheets[f"{name}, style {number + 1}"] = node.text or ""
         elif "stylesheet" in (node.get("rel") or "").lower().split():
@@ -68,9 +70,8 @@ def sheets_of(root: Any, name: str, sources: Sources) -> tuple[Sources, list[Unr
             found = found_among(address, name, tuple(sources.sheets))
             if found is None:
                 why = "it did not come with the page; nothing is fetched"
-                unread.append(
-                    Unread(name, line, 1, f"the stylesheet {address[:80]}", why, "the file itself, given with it")
-                )
+                what, place = f"the stylesheet {address[:80]}", line_of(html, address)
+                unread.append(Unread(name, place, 1, what, why, "the file itself, given with it"))
             elif "print" not in (node.get("media") or ""):
                 sheets[found] = sources.sheets[found]
     applied = tuple(sheets) or tuple(sources.sheets)
@@ -96,9 +97,8 @@ class _Matching:
                 why = str(error) if isinstance(error, SelectorError) else "it is nested too deep"
                 self.unread.append(Unread(rule.sheet, rule.line, rule.column, text[:80], f"the selector: {why}"))
         if STATES.search(text) and any(d.name in BACKGROUNDS for d in rule.declared):
-            why = "it holds in a state alone, as when the pointer is over it"
-            nearest = "set it by hand under Base, while the pointer is over it"
-            self.unread.append(Unread(rule.sheet, rule.line, rule.column, text[:80], why, nearest))
+            why = "it holds in a state alone; set it under Base, while the pointer is over it"
+            self.unread.append(Unread(rule.sheet, rule.line, rule.column, text[:80], why))
 
     def part(self, wrapper: Any) -> Part:
         """The rules for an element and its pseudo-elements."""
@@ -110,7 +110,7 @@ class _Matching:
         return part
 
 
-def _inline(node: Any, name: str) -> Ruled | None:
+def _inline(node: Any, name: str, html: str) -> Ruled | None:
     """The style attribute as a rule that wins over all others."""
     text = node.get("style")
     if not text:
@@ -118,7 +118,7 @@ def _inline(node: Any, name: str) -> Ruled | None:
     flat = flatten(Sources({name: f"x{{{text}}}"}), READ)
     if not flat.rules:
         return None
-    line = node.sourceline or 1
+    line = line_of(html, text)
     declared = tuple(replace(d, line=line, column=1) for d in flat.rules[0].declared)
     return replace(flat.rules[0], declared=declared, number=10**9, line=line, column=1)
 
@@ -127,10 +127,10 @@ class PageReader:
     """Reads one page."""
 
     def __init__(self, html: str, name: str, sources: Sources, screens: Sequence[Screen], fonts: Fonts) -> None:
-        self.name, self.screens, self.fonts = name, screens, fonts
+        self.name, self.html, self.screens, self.fonts = name, html, screens, fonts
         self.widest = max(screens, key=lambda s: s.width)
         self.root = _parsed(html, name)
-        self.sources, self.unread = sheets_of(self.root, name, sources)
+        self.sources, self.unread = sheets_of(self.root, name, html, sources)
         self.flat = flatten(self.sources, READ)
         self.matching = _Matching(self.flat)
         self.unread += [*self.flat.unread, *self.matching.unread]
@@ -144,23 +144,24 @@ class PageReader:
         for node, element in self.elements.items():
             if self._lies_behind(element) and (self._words_of(node) or self._has_picture(element)):
                 if len(areas) >= MOST_AREAS:
-                    self._note(node, "an area", f"{MOST_AREAS} areas of a page are read at once")
+                    why = f"{MOST_AREAS} areas of a page are read at once"
+                    self.unread.append(Unread(self.name, 1, 1, self._selector(element), why))
                     break
                 areas.append(self._area(node, element))
         return Brought(tuple(areas), tuple(dict.fromkeys(self.unread)), tuple(dict.fromkeys(self.flat.faces)))
 
-    def _note(self, node: Any, what: str, why: str, nearest: str = "") -> None:
-        self.unread.append(Unread(self.name, node.sourceline or 1, 1, what, why, nearest))
-
     def _take(self, wrapper: Any) -> None:
         node = wrapper.etree_element
         part = self.matching.part(wrapper)
-        inline = _inline(node, self.name)
+        inline = _inline(node, self.name, self.html)
         if inline is not None:
             part.own.append(Weighed(inline, (10**6, 0, 0)))
         element = Element(node, part)
-        parent = self.elements.get(node.getparent())
-        for screen in self.screens:
+        parent = self.elements.get(wrapper.parent.etree_element) if wrapper.parent is not None else None
+        if parent is not None and not part.own and str(node.tag) not in TOLD_APART:
+            # nothing is said of it: it is handed down what its parent is
+            element.known, element.letters = parent.known, parent.letters
+        for screen in self.screens if not element.letters else ():
             known = parent.known[screen.id] if parent else {}
             held = cascaded(part.own, screen.width)
             element.known[screen.id] = {**known, **variables(held)}
@@ -194,15 +195,16 @@ class PageReader:
         found = {screen.id: self._at(element, screen) for screen in self.screens}
         selector = self._selector(element)
         band, pictures, unsaid = band_of(found, self.widest.id, selector)
-        blocks, plain = self._blocks(node)
+        first = first_of(element.part)
+        place = first.sheet, first.line
+        blocks, plain = self._blocks(node, place)
         unread = list(dict.fromkeys(u for at in found.values() for u in at.unread)) + plain
-        line = node.sourceline or 1
         why = "it cannot differ so on single screens"
-        unread += [Unread(self.name, line, 1, what, why, "as on the widest screen") for what in unsaid]
+        unread += [Unread(*place, 1, what, why, "as on the widest screen") for what in unsaid]
         column = Column(id="read-column", name="Words", blocks=tuple(blocks))
         content = self._content(element)
         whole: Band = band.model_copy(update={"columns": (column,), "content": content})
-        return BroughtArea(selector, self.name, line, whole, pictures, tuple(unread))
+        return BroughtArea(selector, *place, whole, pictures, tuple(unread))
 
     def _content(self, element: Element) -> Content:
         """Where words stand: in the middle or at the foot, where a flexible box says so."""
@@ -238,7 +240,7 @@ class PageReader:
         found = list(self._inside(node))
         return found or ([node] if _text(node) and not len(node) else [])
 
-    def _blocks(self, area: Any) -> tuple[list[Block], list[Unread]]:
+    def _blocks(self, area: Any, place: tuple[str, int]) -> tuple[list[Block], list[Unread]]:
         blocks: list[Block] = []
         unread: list[Unread] = []
         for node in self._words_of(area)[:MOST_BLOCKS]:
@@ -247,7 +249,7 @@ class PageReader:
             if missing:
                 own = missing.lower() in GENERIC
                 why = "each visitor's own font is shown" if own else f"the font {missing} is not here"
-                unread.append(Unread(self.name, node.sourceline or 1, 1, block.said[:40], why, block.lettering.font))
+                unread.append(Unread(*place, 1, block.said[:40], why, block.lettering.font))
         return blocks, unread
 
     def _block(self, node: Any, number: int) -> tuple[Block, str]:

@@ -28,7 +28,7 @@ def fonts_known(fonts: FontBook) -> Fonts:
 
 
 def found_for(area: BroughtArea, *shelves: Mapping[str, Asset]) -> dict[str, Found]:
-    """The pictures of an area by the ids that stand for them, out of the first of some shelves that has them by name."""
+    """The pictures of an area by the ids that stand for them, out of the first of some shelves that has them."""
     return {key: _found(address, shelves) for key, address in area.pictures.items()}
 
 

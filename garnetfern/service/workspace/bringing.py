@@ -8,9 +8,10 @@ from typing import TYPE_CHECKING
 import cv2
 import numpy as np
 
-from ...core.document import Asset, Site
+from ...core.document import Asset, Height, Site
 from ...core.draw.words import draw_page
-from ...core.errors import NotFoundError, PictureError
+from ...core.errors import NotFoundError, PictureError, StylesheetError
+from ...core.limits import MB, PAGE_UPLOAD
 from ...core.resolve.lengths import Viewport
 from ...core.resolve.moment import Moment
 from ...core.resolve.page import resolve_page
@@ -26,14 +27,16 @@ if TYPE_CHECKING:
 
 WIDE, HIGH = 480, 200
 """An area's picture, px: what the widest screen shows of it."""
+GONE = "What was read is not at hand any more; read the stylesheet again."
 KEPT = 4
 """So many stylesheets that were read wait to be laid; older ones are read again."""
 
 
 @dataclass(frozen=True)
 class Waiting:
-    """What was read, with the pictures of each area."""
+    """What was read, of which files, with the pictures of each area."""
 
+    files: tuple[tuple[str, bytes], ...]
     brought: Brought
     found: list[dict[str, Found]]
 
@@ -47,8 +50,10 @@ class Bringing:
         self._count = 0
         self._lock = Lock()
 
-    def read(self, files: Sequence[tuple[str, bytes]]) -> BroughtView:
-        """Read what somebody hands in. Raises StylesheetError; nothing of the site is changed by reading."""
+    def read(self, files: Sequence[tuple[str, bytes]], beside: int | None = None) -> BroughtView:
+        """Read what somebody hands in, together with what was read before (`beside`). Raises StylesheetError; nothing
+        of the site is changed by reading."""
+        files = self._together(files, beside)
         site = self._studio.site()
         brought, pictures = self._studio.room.bring(files, site.screens, fonts_known(self._studio.fonts))
         dropped = self._taken(site, brought, pictures)
@@ -56,10 +61,22 @@ class Bringing:
         found = [found_for(area, dropped, shelf) for area in brought.areas]
         with self._lock:
             self._count += 1
-            self._waiting[self._count] = Waiting(brought, found)
+            self._waiting[self._count] = Waiting(tuple(files), brought, found)
             for old in sorted(self._waiting)[:-KEPT]:
                 del self._waiting[old]
             return brought_view(self._count, brought, found)
+
+    def _together(self, files: Sequence[tuple[str, bytes]], beside: int | None) -> Sequence[tuple[str, bytes]]:
+        """Files with those that were read before; one of the same name takes the other's place."""
+        with self._lock:
+            before = self._waiting.get(beside) if beside is not None else None
+        if beside is not None and before is None:
+            raise NotFoundError(GONE)
+        whole = list({**dict(before.files if before else ()), **dict(files)}.items())
+        if sum(len(data) for _, data in whole) > PAGE_UPLOAD:
+            most = PAGE_UPLOAD // MB
+            raise StylesheetError(f"Files that are read together have {most} MB at the most. Nothing was read.")
+        return whole
 
     def _taken(self, site: Site, brought: Brought, pictures: dict[str, bytes]) -> dict[str, Asset]:
         """The pictures that came with it and are named, kept in the store, by the paths that they came with."""
@@ -82,7 +99,7 @@ class Bringing:
         with self._lock:
             waiting = self._waiting.get(number)
         if waiting is None or not 0 <= area < len(waiting.brought.areas):
-            raise NotFoundError("What was read is not at hand any more; read the stylesheet again.")
+            raise NotFoundError(GONE)
         return waiting, area
 
     def picture(self, number: int, area: int) -> bytes:
@@ -90,11 +107,14 @@ class Bringing:
         waiting, n = self._of(number, area)
         studio, found = self._studio, waiting.found[n]
         assets = [f.asset for f in found.values() if f.asset is not None]
-        band = with_found(waiting.brought.areas[n], found)
-        site = site_of(studio.site(), [band], assets, studio.fonts)
-        screen = max(site.screens, key=lambda s: s.width)
-        record = resolve_page(site, site.pages[0], Moment(Viewport(screen.width, screen.height)), studio.fonts)
+        screen = max(studio.site().screens, key=lambda s: s.width)
         high = round(screen.width * HIGH / WIDE)
+        band = with_found(waiting.brought.areas[n], found)
+        if not any(block.said for block in band.blocks()):
+            # a rule alone has no words that would hold it open
+            band = band.model_copy(update={"height": Height(min=f"{high}px")})
+        site = site_of(studio.site(), [band], assets, studio.fonts)
+        record = resolve_page(site, site.pages[0], Moment(Viewport(screen.width, screen.height)), studio.fonts)
         drawn = draw_page(record, (0, 0, screen.width, high), studio.reader.pictures, studio.reader.glyphs)
         small = np.asarray(cv2.resize(drawn, (WIDE, HIGH), interpolation=cv2.INTER_AREA))
         _, data = cv2.imencode(".jpg", small[:, :, ::-1], [cv2.IMWRITE_JPEG_QUALITY, 86])

@@ -4,6 +4,7 @@ import type {
   BuildUp,
   CalendarFound,
   Offers,
+  BroughtFound,
   LookLine,
   PackingLine,
   PublishLine,
@@ -110,6 +111,18 @@ export const publish = (revision: number, anyway: boolean, signal: AbortSignal) 
 export const backToRelease = (number: number) => post<{ number: number }>('/api/releases/back', { number });
 export const workOnRelease = (number: number, revision: number) =>
   post<Step>('/api/releases/work-on', { number, revision });
+export const bringText = (text: string) => post<BroughtFound>('/api/bring/text', { text });
+/** Read a file, together with what was read before. */
+export const bringFile = (file: File, beside: number | null) =>
+  send<BroughtFound>(
+    `/api/bring/file?name=${encodeURIComponent(file.name)}${beside === null ? '' : `&beside=${beside}`}`,
+    file,
+  );
+export const broughtPicture = (id: number, number: number) => ofSite(`/api/bring/picture/${id}/${number}`);
+export const layBrought = (
+  revision: number,
+  of: { id: number; number: number; page: string; area: string; as_band: boolean },
+) => post<{ step: Step; chosen: string | null }>('/api/bring/lay', { revision, ...of });
 export const before = (page: string) => get<Live>(`/api/before?page=${page}`);
 export const live = (asked: Asked, pointed = false, situation: string | null = null, still = false) =>
   postAgain<Live>('/api/live', asked.page, { ...asked, pointed, situation, still });

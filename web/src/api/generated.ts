@@ -404,6 +404,77 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bring/text": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Text */
+        post: operations["text_api_bring_text_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bring/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * File
+         * @description `beside`: what was read before, to which this file belongs.
+         */
+        post: operations["file_api_bring_file_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bring/picture/{id_}/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Picture */
+        get: operations["picture_api_bring_picture__id____number__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bring/lay": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lay */
+        post: operations["lay_api_bring_lay_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shelf": {
         parameters: {
             query?: never;
@@ -2053,6 +2124,45 @@ export interface components {
             visible?: boolean | null;
         };
         /**
+         * BroughtRow
+         * @description A part of somebody's page: its selector and where it stands, how many layers and blocks of words it has, its
+         *     pictures, and what was not read of it.
+         */
+        BroughtRow: {
+            /** Number */
+            number: number;
+            /** Selector */
+            selector: string;
+            /** Sheet */
+            sheet: string;
+            /** Line */
+            line: number;
+            /** Layers */
+            layers: number;
+            /** Words */
+            words: string[];
+            /** Pictures */
+            pictures: components["schemas"]["NamedPicture"][];
+            /** Unread */
+            unread: components["schemas"]["UnreadRow"][];
+        };
+        /**
+         * BroughtView
+         * @description All that was read, what could not be, and the fonts that came with it by name.
+         */
+        BroughtView: {
+            /** Id */
+            id: number;
+            /** Areas */
+            areas: components["schemas"]["BroughtRow"][];
+            /** Unread */
+            unread: components["schemas"]["UnreadRow"][];
+            /** Faces */
+            faces: string[];
+            /** Sentence */
+            sentence: string;
+        };
+        /**
          * Budget
          * @description How much a fitted picture, and a film, may weigh, in kB of 1000 bytes: on viewports narrower than 600 px, and on
          *     others.
@@ -3348,6 +3458,27 @@ export interface components {
             word: string;
         };
         /**
+         * LaidArea
+         * @description An area of what was read (`id`, `number`), to lie on an area of a page or below it as a band of its own.
+         */
+        LaidArea: {
+            /** Revision */
+            revision: number;
+            /** Id */
+            id: number;
+            /** Number */
+            number: number;
+            /** Page */
+            page: string;
+            /** Area */
+            area: string;
+            /**
+             * As Band
+             * @default false
+             */
+            as_band: boolean;
+        };
+        /**
          * LaneView
          * @description A place of a page in which something may stand, and its days.
          */
@@ -3764,6 +3895,19 @@ export interface components {
             page: string;
             /** Title */
             title: string;
+        };
+        /**
+         * NamedPicture
+         * @description A picture that is named: its address, the name of the one that was taken (None: there is none), and what was
+         *     forgiven, or why there is none.
+         */
+        NamedPicture: {
+            /** Address */
+            address: string;
+            /** Name */
+            name: string | null;
+            /** Said */
+            said: string;
         };
         /**
          * NewPlaced
@@ -4210,6 +4354,14 @@ export interface components {
             name: string;
             /** Note */
             note: string;
+        };
+        /**
+         * PastedText
+         * @description CSS, or a page, as it was pasted.
+         */
+        PastedText: {
+            /** Text */
+            text: string;
         };
         /**
          * PatternLayer
@@ -5764,6 +5916,24 @@ export interface components {
             end: number;
         };
         /**
+         * UnreadRow
+         * @description Something that was not read, or read as something near to it (`nearest`), and where it stands.
+         */
+        UnreadRow: {
+            /** Sheet */
+            sheet: string;
+            /** Line */
+            line: number;
+            /** Column */
+            column: number;
+            /** What */
+            what: string;
+            /** Why */
+            why: string;
+            /** Nearest */
+            nearest: string;
+        };
+        /**
          * Use
          * @description A place that shows a picture: the page, the area, and the layer, block or slot there.
          */
@@ -7219,6 +7389,206 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StepView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    text_api_bring_text_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PastedText"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    file_api_bring_file_post: {
+        parameters: {
+            query: {
+                name: string;
+                beside?: number | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    picture_api_bring_picture__id____number__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id_: number;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    lay_api_bring_lay_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LaidArea"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EditedView"];
                 };
             };
             /** @description Not Found */

@@ -19,6 +19,7 @@ export const RANGES = {
   GradientLayer: { opacity: [0, 1] },
   Height: { proportion: [0.1, 20] },
   ImageLayer: { opacity: [0, 1], rate: [0.05, 0.95], at: [0, 600] },
+  LaidArea: { revision: [0, 9.00719925474099e+15], id: [0, 9.00719925474099e+15], number: [0, 9.00719925474099e+15] },
   Lettering: { weight: [100, 900], line: [0.6, 4] },
   Member: { stay: [0, 600] },
   MovePage: { to: [0, 1000] },

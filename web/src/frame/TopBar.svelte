@@ -179,6 +179,9 @@
     .bar {
       gap: 14px;
     }
+    .view {
+      padding: 0 8px;
+    }
     .kept {
       position: absolute;
       clip-path: inset(50%);

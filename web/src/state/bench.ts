@@ -1,6 +1,7 @@
 import * as client from '../api/client';
 import { workOn } from '../api/site';
 import { read } from './address';
+import { Bringing } from './bringing.svelte';
 import { Doc } from './doc.svelte';
 import { Edits } from './edits.svelte';
 import { Eyedropper } from './eyedropper.svelte';
@@ -29,6 +30,7 @@ export type Bench = {
   ways: Ways;
   eyedropper: Eyedropper;
   work: Work;
+  bringing: Bringing;
   releases: Releases;
   movement: Movement;
   shared: Shared;
@@ -46,6 +48,7 @@ export function makeBench(): Bench {
   const ways = new Ways(doc, edits, selection, findings, notices);
   const eyedropper = new Eyedropper(selection, notices);
   const work = new Work(notices);
+  const bringing = new Bringing();
   const releases = new Releases(notices);
   const movement = new Movement(edits, selection);
   const shared = new Shared(doc, notices);
@@ -61,6 +64,7 @@ export function makeBench(): Bench {
     ways,
     eyedropper,
     work,
+    bringing,
     releases,
     movement,
     shared,
