@@ -6,7 +6,8 @@ SHADES = (
     "#123456", "#fff", "#abcd", "rgb(10 20 30)", "rgb(10,20,30)", "rgba(200, 100, 50, .5)", "rgb(50% 25% 10% / 40%)",
     "hsl(120 40% 40%)", "hsla(200,50%,50%,.7)", "hsl(0.5turn 40% 30%)", "hwb(90 20% 30%)", "lab(50% 40 20)",
     "lch(60% 40 200)", "oklab(60% .1 .05)", "oklch(60% .1 150 / 50%)", "color(srgb 0.2 0.4 0.6)",
-    "color(display-p3 0.2 0.6 0.3)", "rebeccapurple", "TRANSPARENT", "currentColor", "RED", "#F0F8", "hsl(none 50% 50%)",
+    "color(display-p3 0.2 0.6 0.3)", "rebeccapurple", "TRANSPARENT", "currentColor", "RED", "#F0F8",
+    "hsl(none 50% 50%)",
     "rgb(300 -20 10)", "hsl(-30deg 80% 60%)", "rgb(12.5 99.4 200.7)", "gold", "#0000",
 )  # fmt: skip
 TOWARDS = ("", "to top,", "to right,", "to left,", "to bottom,", "45deg,", "-30deg,", "0.25turn,", "1.2rad,",
