@@ -1,15 +1,16 @@
 """Routes of the document that is worked on: its state and steps, how it looks, what it reads as."""
 
 from dataclasses import asdict
-from typing import Annotated, Any
+from typing import Annotated, Any, Literal
 
 from fastapi import APIRouter, Query
-from fastapi.responses import StreamingResponse
+from fastapi.responses import Response, StreamingResponse
 
 from .. import __version__
 from ..core.css import EmittedPage, EmittedRule
 from ..core.document import pointed_at, stilled
 from ..core.placement import shown_by_rules
+from ..service.files.taken import TakenAway
 from ..service.runtime.told import told_lines
 from ..service.views.build_up import BuildUp, BuildUpView
 from ..service.views.check import ReadingsView, check_page, verdict
@@ -19,10 +20,14 @@ from ..service.views.overlay_everywhere import overlay_everywhere
 from ..service.workspace.studio import Studio
 from . import asked as a
 from . import models as m
-from .answers import problem_of, taken
+from .answers import download, problem_of, taken
 from .lines import found_line, streamed
 from .versions import Have, Versions, Window
 
+Selector = Annotated[str, Query(max_length=200)]
+Base = Annotated[str, Query(max_length=200)]
+"""Where the folders of a bundle lie, as the place sees it that a text is put into."""
+Prefix = Annotated[str, Query(max_length=40)]
 WITHOUT_RULES = ", without what rules show"
 """What is not looked at where no day is chosen."""
 
@@ -121,10 +126,24 @@ def computing_routes(studio: Studio, versions: Versions) -> APIRouter:
         )
 
     @api.get("/rule", response_model=EmittedRule)
-    def rule(page: str, area: str, selector: Annotated[str, Query(max_length=200)] = ".banner") -> Any:
+    def rule(page: str, area: str, selector: Selector = ".banner", base: Base = "") -> Any:
         site = studio.site()
         whole = studio.page(site, page)
-        return studio.rule(site, whole, studio.area(whole, area), selector)
+        return studio.taking.rule(site, whole, studio.area(whole, area), selector, base)
+
+    @api.get("/rule.zip", response_class=Response)
+    def rule_files(page: str, area: str, selector: Selector = ".banner", base: Base = "") -> Response:
+        site = studio.site()
+        whole = studio.page(site, page)
+        return download(studio.taking.rule_files(site, whole, studio.area(whole, area), selector, base), "rule.zip")
+
+    @api.get("/taken", response_model=TakenAway)
+    def taken_away(
+        page: str, area: str, way: Literal["part", "inline", "pictures"], base: Base = "", prefix: Prefix = "ours"
+    ) -> Any:
+        site = studio.site()
+        whole = studio.page(site, page)
+        return studio.taking.taken(site, whole, studio.area(whole, area), way, base, prefix)
 
     @api.get("/fonts", response_model=list[m.FontView])
     def fonts() -> Any:

@@ -1,6 +1,6 @@
 """Pictures fitted to the site's budget: which files visitors need, making them with progress, and naming them."""
 
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass, field
 
 from ...core.css.pictures import Emission
@@ -20,6 +20,8 @@ STILL: tuple[FileKind, ...] = ("webp",)
 """Lossless pictures (small tiles and drawings) are served as they are, in one kind."""
 
 
+Named = tuple[tuple[FileKind, str], ...]
+"""The kinds of file of a rendition, the lightest first, each with the hash of its content."""
 Source = Callable[[str, float | None], bytes]
 """What renditions of a hash are made from; of a film, the picture at a moment, s."""
 
@@ -65,7 +67,7 @@ def kinds_of(rendition: Rendition) -> tuple[FileKind, ...]:
 class FittedUrls(Urls):
     """Addresses of fitted files, by rendition; each name carries the hash of its content."""
 
-    fitted: dict[Rendition, tuple[tuple[FileKind, str], ...]] = field(default_factory=dict)
+    fitted: dict[Rendition, Named] = field(default_factory=dict)
 
     def name(self, asset: Asset, rendition: Rendition, kind: FileKind, hash_: str) -> str:
         """The file's name."""
@@ -111,10 +113,10 @@ class Fitting:
         )
         return self._files.keep(fitted_key(one.rendition, kind, one.budget), encoded)
 
-    def found(self, site: Site, fonts: FontBook) -> dict[Rendition, list[tuple[FileKind, FittedFile]]]:
+    def _found(self, ones: Sequence[Wanted]) -> dict[Rendition, list[tuple[FileKind, FittedFile]]]:
         """The fitted files that are there, by rendition; only renditions of which all kinds are there."""
         result: dict[Rendition, list[tuple[FileKind, FittedFile]]] = {}
-        for one in wanted(site, fonts):
+        for one in ones:
             if one.rendition.lossless:
                 continue
             files = [(k, self._files.find(fitted_key(one.rendition, k, one.budget))) for k in kinds_of(one.rendition)]
@@ -132,17 +134,43 @@ class Fitting:
                 raise
             return self._files.data(made)
 
+    def named(self, ones: Sequence[Wanted], told: Told = silent) -> dict[Rendition, Named]:
+        """The kinds of file that each rendition is handed out in, with the hash of each: fitted files of a picture
+        where all that are asked for are there, plain ones otherwise."""
+        found = self._found(ones)
+        lacking = {one.asset.id for one in ones if one.rendition not in found}
+        named: dict[Rendition, Named] = {}
+        for n, one in enumerate(ones):
+            if one.asset.id not in lacking:
+                named[one.rendition] = tuple((kind, file.hash) for kind, file in found[one.rendition])
+            elif one.rendition not in named:
+                told(one.asset.name, n / len(ones))
+                named[one.rendition] = (("webp", hash_of(self._plain(one.rendition))),)
+        return named
+
+    def of_page(self, site: Site, page: Page, fonts: FontBook, prefix: str) -> FittedUrls:
+        """The addresses of a page's pictures as they lie behind a prefix; a bundle has files of the same names."""
+        mine = {one.rendition for one in wanted_of(site, page, fonts)}
+        named = self.named([one for one in wanted(site, fonts) if one.rendition in mine])
+        return FittedUrls(prefix, fitted=named)
+
+    def files_in(self, text: str, site: Site, page: Page, fonts: FontBook) -> dict[str, bytes]:
+        """The picture files that a text names which was made with the addresses of `of_page`, by their names."""
+        urls = self.of_page(site, page, fonts, "")
+        _, picture = self.sources(site, fonts, {})
+        found: dict[str, bytes] = {}
+        for one in wanted_of(site, page, fonts):
+            for file in urls.files(one.asset, one.rendition):
+                if file.address not in found and file.address in text:
+                    found[file.address] = picture(one.rendition, file.address)
+        return found
+
     def sources(
         self, site: Site, fonts: FontBook, coded: Coded, told: Told = silent
     ) -> tuple[FittedUrls, Callable[[Rendition, str], bytes]]:
-        """Addresses for a bundle, and the bytes at each: fitted files where they are there, plain ones elsewhere.
-        Each name carries the hash of its content."""
-        found = self.found(site, fonts)
-        named = {r: tuple((kind, file.hash) for kind, file in files) for r, files in found.items()}
-        plain = [one for one in wanted(site, fonts) if one.rendition not in found]
-        for n, one in enumerate(plain):
-            told(one.asset.name, n / len(plain))
-            named[one.rendition] = (("webp", hash_of(self._plain(one.rendition))),)
+        """Addresses for a bundle, and the bytes at each. Each name carries the hash of its content."""
+        ones = wanted(site, fonts)
+        named, found = self.named(ones, told), self._found(ones)
 
         def picture(rendition: Rendition, address: str) -> bytes:
             for kind, file in found.get(rendition, []):

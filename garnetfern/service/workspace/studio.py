@@ -7,7 +7,7 @@ from datetime import date
 from hashlib import blake2b
 from typing import Any, TypeVar
 
-from ...core.css import EmittedPage, EmittedRule, Urls, emit_page, emit_rule
+from ...core.css import EmittedPage, Urls, emit_page
 from ...core.document import Area, Asset, Page, Site, read_site
 from ...core.document.addresses import file_of, links_to
 from ...core.document.shares import alike
@@ -35,6 +35,7 @@ from .publishing import Publishing
 from .shared import Shared
 from .shelved import Shelved
 from .steps import Steps, Taken
+from .taking import Taking
 
 LIVE = Urls("/pictures/", "/fonts/", "/films/")
 
@@ -57,7 +58,7 @@ class Studio(Shelved):
         self.packing = Packing(self.room, self.whole, self.fitting, self.films, self.fonts)
         self.long = LongWork(self.site, self.fitting, self.films, self.fonts)
         self._present = Present(self.history, self.fonts)
-        self.publishing, self.bringing = Publishing(self), Bringing(self)
+        self.publishing, self.bringing, self.taking = Publishing(self), Bringing(self), Taking(self)
 
     def look_after_films(self) -> None:
         """Begin to make what the site's films need."""
@@ -174,10 +175,6 @@ class Studio(Shelved):
     def emitted(self, site: Site, page: Page) -> EmittedPage:
         """A page as the screens of the bench show it."""
         return emit_page(site, page, self.fonts, replace(LIVE, coded=self.films.coded(site)))
-
-    def rule(self, site: Site, page: Page, area: Area, selector: str) -> EmittedRule:
-        """An area's backdrop as one CSS rule."""
-        return emit_rule(site, page, area, selector, self.fonts, Urls())
 
     def edit(self, based_on: int, edit: Any) -> tuple[State, str | None]:
         """Carry out an edit as one step; gives also what to choose then. Raises GarnetfernError or StaleError."""

@@ -9,6 +9,7 @@ import type {
   PackingLine,
   PublishLine,
   ReleasesFound,
+  TakenAway,
   Colour,
   Crop,
   DailyCopy,
@@ -192,8 +193,11 @@ export const weights = () => get<Weights>('/api/weights');
 export const work = () => get<Job[]>('/api/work');
 export const askWork = (kind: 'fit' | 'film' = 'fit') => post<Job>('/api/work', { kind });
 export const stopWork = (id: number) => post<Job>(`/api/work/${id}/stop`, {});
-export const rule = (page: string, area: string, selector: string) =>
-  get<Rule>(`/api/rule?${new URLSearchParams({ page, area, selector })}`);
+type AskedText = { page: string; area: string; selector: string; base: string };
+export const rule = (asked: AskedText) => get<Rule>(`/api/rule?${new URLSearchParams(asked)}`);
+/** What a host of some kind takes of a page, or of an area of it. */
+export const takenAway = (asked: AskedText & { way: string; prefix: string }) =>
+  get<TakenAway>(`/api/taken?${new URLSearchParams(asked)}`);
 export const library = () => get<Library>('/api/library');
 /** What can be laid into a backdrop of a page, by kind. */
 export const offers = (page: string) => get<Offers[]>(`/api/offers?${new URLSearchParams({ page })}`);

@@ -1010,6 +1010,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rule.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Rule Files */
+        get: operations["rule_files_api_rule_zip_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/taken": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Taken Away */
+        get: operations["taken_away_api_taken_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fonts": {
         parameters: {
             query?: never;
@@ -5838,6 +5872,28 @@ export interface components {
             at: number;
         };
         /**
+         * TakenAway
+         * @description What is taken away: the texts, and what they leave out, a sentence each.
+         */
+        TakenAway: {
+            /** Texts */
+            texts: components["schemas"]["Text"][];
+            /** Left Out */
+            left_out: string[];
+        };
+        /**
+         * Text
+         * @description A text to be put somewhere: what it is called, where it belongs, and itself.
+         */
+        Text: {
+            /** Name */
+            name: string;
+            /** Where */
+            where: string;
+            /** Text */
+            text: string;
+        };
+        /**
          * TextShadow
          * @description A shadow of the letters (CSS Text Decoration 3, section 4).
          */
@@ -9100,6 +9156,7 @@ export interface operations {
                 page: string;
                 area: string;
                 selector?: string;
+                base?: string;
             };
             header?: never;
             path?: never;
@@ -9114,6 +9171,109 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["EmittedRule"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    rule_files_api_rule_zip_get: {
+        parameters: {
+            query: {
+                page: string;
+                area: string;
+                selector?: string;
+                base?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    taken_away_api_taken_get: {
+        parameters: {
+            query: {
+                page: string;
+                area: string;
+                way: "part" | "inline" | "pictures";
+                base?: string;
+                prefix?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenAway"];
                 };
             };
             /** @description Not Found */
