@@ -143,7 +143,12 @@ def test_weights_and_what_is_fetched_again(studio):
 
 def test_looks_of_what_changed_alone(studio):
     publish(studio)
-    assert studio.publishing.view(studio.site())["looks"] == []
+    # as it is live, where nothing has changed
+    same = studio.publishing.view(studio.site())["looks"]
+    assert [(one["page"], {s["before"] for s in one["screens"]}) for one in same] == [
+        ("home", {None}),
+        ("fair", {None}),
+    ]
     change(studio, f"{LAYERS}/1/opacity", 0.6)
     looks = studio.publishing.view(studio.site())["looks"]
     assert [one["page"] for one in looks] == ["home"]

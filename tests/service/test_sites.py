@@ -179,6 +179,12 @@ def test_the_command_line_lists_them_while_the_application_runs(house, tmp_path)
     assert found.exit_code == 0
     rows = json.loads(found.output)
     assert [row["site"] for row in rows] == ids(house)
-    assert rows[0] == {"site": "marrowby-fern-house", "name": "Marrowby Fern House", "pages": 1, "revision": 1}
+    assert rows[0] == {
+        "site": "marrowby-fern-house",
+        "name": "Marrowby Fern House",
+        "pages": 1,
+        "revision": 1,
+        "live": None,
+    }
     assert "my-site              My site, 1 page, revision 1" in run(app, ["sites", folder]).output
     assert run(app, ["sites", str(tmp_path)]).exit_code == 2

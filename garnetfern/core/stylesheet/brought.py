@@ -6,7 +6,7 @@ from dataclasses import dataclass, field
 from typing import Any
 
 from ..colour.notation import Rgba
-from ..document import Backdrop, Band, ImageLayer, Layer, Screen
+from ..document import Backdrop, Band, Layer, Screen
 from ..document.layers.image import PLAIN, Filter
 from ..document.model import BandException, Content, Height
 from ..document.plate import Padding
@@ -161,14 +161,15 @@ def _whole(values: Values) -> None:
 
 def picture_exception(base: Layer, other: Layer) -> dict[str, Any] | None:
     """What of a picture is otherwise on a screen; None where more is than a picture can differ in."""
-    if not isinstance(base, ImageLayer) or not isinstance(other, ImageLayer):
+    if not base.framed or not other.framed:
         return {} if base == other else None
-    differs = [n for n in type(base).model_fields if getattr(base, n) != getattr(other, n)]
-    if not set(differs) <= {*EXCEPTIONS, "asset", "name", "repeat"} or other.size == "natural" != base.size:
+    one, two = base.model_dump(mode="json"), other.model_dump(mode="json")
+    differs = {name for name, value in one.items() if value != two.get(name)}
+    if not differs <= {*EXCEPTIONS, "asset", "name", "repeat"} or two["size"] == "natural" != one["size"]:
         return None
-    if "repeat" in differs and base.size not in FILLING and other.size not in FILLING:
+    if "repeat" in differs and not {one["size"], two["size"]} & set(FILLING):
         return None
-    return {n: getattr(other, n) for n in differs if n in EXCEPTIONS and getattr(other, n) is not None}
+    return {name: two[name] for name in EXCEPTIONS if name in differs and two[name] is not None}
 
 
 def _on_screens(found: dict[str, AtWidth], widest: str) -> tuple[list[Layer], dict[str, str], dict[str, list[str]]]:
@@ -183,23 +184,21 @@ def _on_screens(found: dict[str, AtWidth], widest: str) -> tuple[list[Layer], di
             cannot.setdefault(screen, []).append("other layers, or another base colour")
             continue
         for n, other in enumerate(at.laid.layers):
-            plain = layers[n].model_copy(update={"screens": {}}) if isinstance(layers[n], ImageLayer) else layers[n]
+            plain = base.layers[n]
             change = picture_exception(plain, other)
-            if change is None or (
-                isinstance(other, ImageLayer) and _address(at, other) != _address(found[widest], plain)
-            ):
+            if change is None or _address(at, other) != _address(found[widest], plain):
                 cannot.setdefault(screen, []).append(f"{other.name} is another")
-            elif change and isinstance(other, ImageLayer):
+            elif change:
                 text = layers[n].model_dump(mode="json")
                 screens = {**text["screens"], screen: change}
                 # a picture that fills its area on the widest screen is not repeated there, whatever is said
-                repeat = other.repeat if text["size"] in FILLING else text["repeat"]
-                layers[n] = ImageLayer.model_validate({**text, "screens": screens, "repeat": repeat})
+                repeat = other.model_dump()["repeat"] if text["size"] in FILLING else text["repeat"]
+                layers[n] = type(other).model_validate({**text, "screens": screens, "repeat": repeat})
     return layers, pictures, cannot
 
 
 def _address(at: AtWidth, layer: Layer) -> str:
-    return at.laid.pictures.get(layer.asset, "") if isinstance(layer, ImageLayer) else ""
+    return "".join(at.laid.pictures.get(name, "") for name in layer.assets())
 
 
 def band_of(found: dict[str, AtWidth], widest: str, name: str) -> tuple[Band, dict[str, str], list[str]]:

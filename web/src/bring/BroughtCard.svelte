@@ -47,7 +47,7 @@
       class="quiet act"
       disabled={busy || on === ''}
       title="What lies behind {on} becomes this; its words stay"
-      aria-label="Lay {row.selector} on {on}"
+      aria-label="Lay on {on}: {row.selector}"
       onclick={() => lay(false)}>Lay on {on}</button
     >
     <button
@@ -55,7 +55,7 @@
       class="quiet act"
       disabled={busy || on === ''}
       title="A new band below, with its words"
-      aria-label="{row.selector} as a band of its own"
+      aria-label="As a band of its own: {row.selector}"
       onclick={() => lay(true)}>As a band of its own</button
     >
   </div>
