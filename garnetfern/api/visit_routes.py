@@ -10,32 +10,17 @@ from pathlib import PurePosixPath
 from fastapi import APIRouter, Request
 from fastapi.responses import FileResponse, HTMLResponse, RedirectResponse, Response
 
-from ..core.css.choice import CHOOSE_HASH
 from ..core.css.escape import html_text
-from ..core.css.stop import FILMS_STOP_HASH
 from ..core.document.addresses import FIRST
 from ..core.errors import NotFoundError
 from ..service.workspace.house import House
 from ..store import is_page
 from .answers import FOREVER
+from .guard import VISITED
 
 KINDS = {".avif": "image/avif", ".webp": "image/webp", ".woff2": "font/woff2", ".html": "text/html; charset=utf-8"}
 """Media types that not every machine knows."""
 ASKED_EACH_TIME = {"cache-control": "no-cache"}
-POLICY = "; ".join(
-    (
-        "default-src 'none'",
-        f"script-src {CHOOSE_HASH} {FILMS_STOP_HASH}",
-        "style-src 'self' 'unsafe-inline'",
-        "img-src 'self' data:",
-        "font-src 'self'",
-        "media-src 'self'",
-        "frame-ancestors 'self'",
-        "form-action 'none'",
-        "base-uri 'none'",
-    )
-)
-"""CSP 3: nothing runs but our own two scripts, nothing comes from elsewhere."""
 
 
 def media_type(path: str) -> str:
@@ -46,7 +31,7 @@ def media_type(path: str) -> str:
 
 def _nothing(what: str) -> HTMLResponse:
     page = f'<!doctype html><html lang="en"><title>Nothing here</title><p>{html_text(what)}</p></html>'
-    return HTMLResponse(page, 404, {**ASKED_EACH_TIME, "content-security-policy": POLICY})
+    return HTMLResponse(page, 404, {**ASKED_EACH_TIME, "content-security-policy": VISITED})
 
 
 def _held(request: Request, tag: str) -> bool:
@@ -77,7 +62,7 @@ def visit_routes(house: House) -> APIRouter:
             none = "Nothing of this site has been put live yet." if not held else "There is no such page here."
             return _nothing(none)
         tag = f'"{file.hash[:32]}"'
-        headers = {**(ASKED_EACH_TIME if is_page(wanted) else FOREVER), "etag": tag, "content-security-policy": POLICY}
+        headers = {**(ASKED_EACH_TIME if is_page(wanted) else FOREVER), "etag": tag, "content-security-policy": VISITED}
         if _held(request, tag):
             return Response(status_code=304, headers=headers)
         data, kind = releases.data(file), media_type(wanted)

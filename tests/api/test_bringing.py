@@ -1,11 +1,9 @@
 """Bringing in over the wire: read, seen, laid, undone; and what cannot be read is answered in words."""
 
-import io
-import zipfile
-
 import pytest
 
 from tests.conftest import jpeg
+from tests.stylesheets.saying import zipped
 
 CSS = ".hero { background: linear-gradient(#0008, #0008), url(img/fern.jpg) center / cover; min-height: 320px }"
 HTML = '<link rel="stylesheet" href="s.css"><section class="hero" style="color: white"><h1>Ferns</h1></section>'
@@ -14,14 +12,6 @@ HTML = '<link rel="stylesheet" href="s.css"><section class="hero" style="color: 
 @pytest.fixture
 def studio(app):
     return app.state.house.first()
-
-
-def zipped(**members):
-    out = io.BytesIO()
-    with zipfile.ZipFile(out, "w") as archive:
-        for name, data in members.items():
-            archive.writestr(name, data)
-    return out.getvalue()
 
 
 def whole():

@@ -1,5 +1,8 @@
 """What was read, said shortly, so that tables of expectations can be read."""
 
+import io
+import zipfile
+
 from garnetfern.core.document import Screen
 from garnetfern.core.stylesheet import Sources, read_stylesheets
 from garnetfern.service.kinds.empty import SCREENS
@@ -45,3 +48,12 @@ def said(area):
         blend = "" if layer.blend == "normal" else f" {layer.blend}"
         parts.append(text + strength + blend)
     return " | ".join(parts)
+
+
+def zipped(**members):
+    """A zip of these files."""
+    out = io.BytesIO()
+    with zipfile.ZipFile(out, "w") as archive:
+        for name, data in members.items():
+            archive.writestr(name, data)
+    return out.getvalue()

@@ -1,9 +1,7 @@
 """Somebody's stylesheet, read: layers as they were meant, what differs by width, and everything that could not be."""
 
-import io
 import json
 import time
-import zipfile
 from pathlib import Path
 
 import pytest
@@ -19,7 +17,7 @@ from garnetfern.core.stylesheet.pages import read_page
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.brought import fonts_known
 
-from .saying import SIZES, read, said
+from .saying import SIZES, read, said, zipped
 
 BY_HAND = json.loads((Path(__file__).parent.parent / "tables" / "stylesheets.json").read_text())
 FONTS = fonts_known(shipped_fonts())
@@ -196,14 +194,6 @@ def test_pictures_by_name(address, name, said):
     assert found.name == name
     assert said in found.forgiven
     assert bool(said) == bool(found.forgiven)
-
-
-def zipped(**members):
-    out = io.BytesIO()
-    with zipfile.ZipFile(out, "w") as archive:
-        for name, data in members.items():
-            archive.writestr(name, data)
-    return out.getvalue()
 
 
 def test_a_zip_of_a_page():

@@ -15,7 +15,7 @@ from ...core.errors import DocumentError
 from ..errors import problem
 from .bodies import GoneError, Message, Receive, again, refusal_of_type, whole_json
 from .door import SAFE, Door, Refusal, refusal_of_origin
-from .policies import LIVE, with_policies
+from .policies import LIVE, VISITED, with_policies
 from .tokens import ASKED, ENTER, PAGE, Tokens, carried, cookie, new_token
 
 Send = Callable[[Message], Awaitable[None]]
@@ -106,4 +106,4 @@ class Guard:
         return _answer(Refusal(401, "token", ASKED + " Nothing was read or changed."))
 
 
-__all__ = ["LIVE", "Door", "Guard", "new_token"]
+__all__ = ["LIVE", "VISITED", "Door", "Guard", "new_token"]

@@ -13,7 +13,8 @@ from ..document import Band, Block, Column, Screen
 from ..document.model import Content
 from ..document.plate import Plate
 from ..errors import StylesheetError
-from .brought import AtWidth, Brought, BroughtArea, Part, at_width, band_of, first_of, paints
+from .brought import Brought, BroughtArea, Part, at_width, first_of, paints
+from .by_screen import AtWidth, band_of
 from .cascade import Weighed, cascaded, variables
 from .colours import colour
 from .flatten import STATES, Flattener, Ruled, flatten
