@@ -10,6 +10,7 @@
   import { keepAddress } from './state/history.svelte';
   import { listen } from './state/live';
   import { makeBench, start } from './state/bench';
+  import { isText } from './state/bringing.svelte';
   import { giveBench } from './state/context';
 
   const bench = makeBench();
@@ -56,12 +57,14 @@
     if (!carriesFiles(event)) return;
     event.preventDefault();
     dropping = 0;
-    if (place.view === 'bring') {
-      void bringing.files([...(event.dataTransfer?.files ?? [])]);
+    const files = [...(event.dataTransfer?.files ?? [])];
+    if (place.view === 'bring' || files.some((file) => isText(file.name))) {
+      place.go('bring');
+      void bringing.files(files);
       return;
     }
     if (place.view !== 'shelf') place.go('bench');
-    void uploads.bring([...(event.dataTransfer?.files ?? [])], place.view !== 'shelf');
+    void uploads.bring(files, place.view !== 'shelf');
   }
 </script>
 

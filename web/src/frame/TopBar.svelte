@@ -36,10 +36,7 @@
     title="{doc.site?.name}: all sites"
     aria-label="Sites, {doc.site?.name} is open"
     aria-current={place.view === 'sites' ? 'page' : undefined}
-    onclick={() => place.go('sites')}
-    ><span class="named">{doc.site?.name ?? 'Garnetfern'}</span><span class="short" aria-hidden="true"
-      >Sites</span
-    ></button
+    onclick={() => place.go('sites')}>{doc.site?.name ?? 'Garnetfern'}</button
   >
   <nav class="views" aria-label="Views">
     {#each GROUPS.slice(1) as { title, views } (title)}
@@ -122,9 +119,6 @@
     border-block: 2px solid transparent;
     cursor: pointer;
   }
-  .short {
-    display: none;
-  }
   .sign[aria-current] {
     border-bottom-color: var(--color-primary);
   }
@@ -187,22 +181,13 @@
       clip-path: inset(50%);
     }
   }
-  @container frame (max-width: 1150px) {
-    .named {
-      display: none;
-    }
-    .short {
-      display: inline;
-    }
+  @container frame (max-width: 1170px) {
     .bar {
       gap: 10px;
       padding: 0 16px;
     }
-    .view {
-      padding: 0 7px;
-    }
   }
-  @container frame (max-width: 970px) {
+  @container frame (max-width: 1170px) {
     .views,
     .sign {
       display: none;

@@ -122,6 +122,11 @@
     background: color-mix(in oklab, var(--color-base-content) 7%, transparent);
     box-shadow: 0 0 0 1px color-mix(in oklab, var(--color-base-content) 26%, transparent);
   }
+  @container frame (max-width: 1100px) {
+    .alone {
+      --high: 150px;
+    }
+  }
   .said li {
     display: flex;
     align-items: baseline;

@@ -114,5 +114,8 @@
     .parts {
       grid-template-columns: minmax(0, 1fr);
     }
+    .aside {
+      order: -1;
+    }
   }
 </style>

@@ -4,6 +4,9 @@ import type { BroughtFound } from '../api/types';
 
 const TEXTS = /\.(css|html?|xhtml|zip)$/i;
 
+/** Whether a file is a stylesheet, a page or a zip of them, by its name. */
+export const isText = (name: string) => TEXTS.test(name);
+
 /** A stylesheet or a page of one's own that is brought in: what was read stays at hand in every view. */
 export class Bringing {
   /** What is typed or pasted. */
@@ -24,8 +27,8 @@ export class Bringing {
 
   /** Read files together: stylesheets and pages first, as pictures alone say nothing. */
   async files(files: File[], more = false): Promise<void> {
-    const ordered = files.toSorted((a, b) => Number(TEXTS.test(b.name)) - Number(TEXTS.test(a.name)));
-    let beside = more || !TEXTS.test(ordered[0]?.name ?? '') ? (this.found?.id ?? null) : null;
+    const ordered = files.toSorted((a, b) => Number(isText(b.name)) - Number(isText(a.name)));
+    let beside = more || !isText(ordered[0]?.name ?? '') ? (this.found?.id ?? null) : null;
     if (beside === null) this.names = [];
     for (const file of ordered) {
       const good = await this.begin(file.name, async () => {
