@@ -5,7 +5,7 @@
   import { useBench } from '../state/context';
 
   let { found }: { found: ReleasesFound } = $props();
-  const { place, selection } = useBench();
+  const { doc, place, selection } = useBench();
   const live = $derived(found.releases[0]?.number);
   const changed = (page: string) => found.changes.pages.find((p) => p.page === page);
   /** Pages of which words are told, and which have no picture: those that are gone, and those that look as before. */
@@ -13,6 +13,12 @@
     found.changes.pages.filter((p) => !found.looks.some((look) => look.page === p.page)),
   );
   const HOW = { new: 'is new', gone: 'is gone', changed: 'looks as it did' } as const;
+
+  /** As wide as it will be, before it is there: nothing moves when it comes. */
+  const ratio = (screen: string) => {
+    const one = doc.site?.screens.find((s) => s.id === screen);
+    return one ? `${one.width} / ${one.height}` : '16 / 10';
+  };
 
   const address = (page: PageLook, screen: ScreenPicture, content: string, before: boolean) =>
     ofSite(
@@ -51,6 +57,7 @@
             <div class="pair" class:alone={!screen.before}>
               {#if screen.before}
                 <img
+                  style:aspect-ratio={ratio(screen.screen)}
                   src={address(look, screen, screen.before, true)}
                   alt="{screen.name}, as it is live"
                   title="{screen.name}, as it is live"
@@ -58,6 +65,7 @@
               {/if}
               {#if screen.after}
                 <img
+                  style:aspect-ratio={ratio(screen.screen)}
                   src={address(look, screen, screen.after, false)}
                   alt="{screen.name}, as it would be"
                   title="{screen.name}, as it would be"
@@ -118,7 +126,6 @@
     display: block;
     height: var(--high);
     width: auto;
-    min-width: 60px;
     background: color-mix(in oklab, var(--color-base-content) 7%, transparent);
     box-shadow: 0 0 0 1px color-mix(in oklab, var(--color-base-content) 26%, transparent);
   }
