@@ -1,6 +1,7 @@
 """Commands on somebody's own stylesheet: what can be read of it, and whether the words of its page can be read."""
 
 import json
+import os
 from pathlib import Path
 from typing import Annotated, Any
 from urllib.parse import unquote, urlsplit
@@ -9,7 +10,9 @@ import typer
 
 from ..core.document import Asset, Site
 from ..core.errors import PictureError
+from ..core.limits import STYLESHEET
 from ..core.stylesheet import Brought, BroughtArea, Unread
+from ..core.stylesheet.matching import match
 from ..core.stylesheet.sources import is_elsewhere
 from ..fonts import shipped_fonts
 from ..sandbox import shared_room
@@ -24,44 +27,63 @@ from ..store.files import write_whole
 from .common import app, fail, opened, page_of, telling
 
 PICTURES = (".jpg", ".jpeg", ".png", ".webp", ".avif", ".gif", ".svg")
-MOST_FILES = 2_000
+MOST_FILES, DEEPEST = 2_000, 3
+"""So many files, in folders so deep, are looked through for what a page names."""
 
 
-def near(files: list[Path]) -> list[tuple[str, bytes]]:
-    """Files with the stylesheets and pictures that lie beside them and below, by their paths from there."""
-    folder = files[0].resolve().parent
-    found: dict[str, bytes] = {}
-    beside = sorted(p for p in folder.rglob("*") if p.suffix.lower() in (".css", *PICTURES) and p.is_file())
-    for path in [*(f.resolve() for f in files), *beside[:MOST_FILES]]:
-        inside = path.is_relative_to(folder) and not path.is_symlink()
-        name = path.relative_to(folder).as_posix() if inside else path.name
-        if inside or path in [f.resolve() for f in files]:
-            found.setdefault(name, path.read_bytes())
-    return list(found.items())
+def beside(folder: Path) -> dict[str, Path]:
+    """The stylesheets and pictures in a folder and a few below, by their paths from there; none of them is read."""
+    found: dict[str, Path] = {}
+    seen = 0
+    for here, folders, names in os.walk(folder):
+        deep = len(Path(here).relative_to(folder).parts)
+        folders[:] = sorted(f for f in folders if not f.startswith(".")) if deep < DEEPEST else []
+        for name in sorted(names):
+            seen += 1
+            if name.lower().endswith((".css", *PICTURES)):
+                path = Path(here) / name
+                found[path.relative_to(folder).as_posix()] = path
+        if seen > MOST_FILES:
+            break
+    return found
 
 
 def read_files(files: list[Path], site: Site, only: list[Path]) -> tuple[Brought, dict[str, bytes]]:
-    """What is read of files; of stylesheets beside them only what they name. Ends with 2 where nothing can be."""
+    """What is read of files, and the pictures that it names; of stylesheets beside them only what they name. Ends with
+    2 where nothing can be read."""
     for file in files:
         if not file.is_file():
             fail(f"{file}: there is no such file.")
     with telling(files[0]):
-        given = near(files)
-        names = {f.name for f in only}
-        wanted = [(n, d) for n, d in given if not n.lower().endswith(".css") or n in names or _imported(n, given)]
-        brought, pictures = shared_room().bring(wanted, site.screens, fonts_known(shipped_fonts()))
-        return brought, pictures | _by_address(files[0].resolve().parent, brought)
+        folder = files[0].resolve().parent
+        there = beside(folder)
+        given = {_path_from(folder, file): file.read_bytes() for file in files}
+        sheets = {name: path for name, path in there.items() if name.lower().endswith(".css") and name not in given}
+        given |= {name: path.read_bytes() for name, path in sheets.items() if path.stat().st_size <= STYLESHEET}
+        names = {_path_from(folder, f) for f in only}
+        wanted = [
+            (n, d) for n, d in given.items() if n not in sheets or n in names or _imported(n, list(given.items()))
+        ]
+        brought, _ = shared_room().bring(wanted, site.screens, fonts_known(shipped_fonts()))
+        return brought, _pictures(folder, brought, there)
 
 
-def _by_address(folder: Path, brought: Brought) -> dict[str, bytes]:
-    """Pictures that lie where their addresses say, as seen from the stylesheet, outside of its folder too."""
+def _path_from(folder: Path, file: Path) -> str:
+    whole = file.resolve()
+    return whole.relative_to(folder).as_posix() if whole.is_relative_to(folder) else whole.name
+
+
+def _pictures(folder: Path, brought: Brought, there: dict[str, Path]) -> dict[str, bytes]:
+    """The pictures that areas name: where addresses say, as seen from the first file, or of such a name beside it."""
+    pictures = {name: path for name, path in there.items() if name.lower().endswith(PICTURES)}
     found: dict[str, bytes] = {}
-    for area in brought.areas:
-        for address in area.pictures.values():
-            path = unquote(urlsplit(address).path)
-            file = (folder / path.lstrip("/")).resolve()
-            if not is_elsewhere(address) and file.suffix.lower() in PICTURES and file.is_file():
-                found[path] = file.read_bytes()
+    for address in {address for area in brought.areas for address in area.pictures.values()}:
+        path = unquote(urlsplit(address).path)
+        file = (folder / path.lstrip("/")).resolve()
+        if not is_elsewhere(address) and file.suffix.lower() in PICTURES and file.is_file():
+            found[path] = file.read_bytes()
+        elif (name := match(address, pictures).name) is not None:
+            found[name] = pictures[name].read_bytes()
     return found
 
 

@@ -48,6 +48,12 @@ class Backgrounds:
         images = self.lists.get("image", [])
         return [self._layer(image, n) for n, image in enumerate(images) if word(image[0]) != "none"]
 
+    @property
+    def in_letters(self) -> bool:
+        """Whether its colour is painted inside letters alone: that of the lowest background holds (section 3.10)."""
+        lowest = self._of("clip", max(0, len(self.lists.get("image", [])) - 1))
+        return bool(lowest) and word(lowest[0]) == "text"
+
     def _of(self, name: str, n: int) -> list[Node]:
         values = self.lists.get(name) or [[]]
         return values[n % len(values)]

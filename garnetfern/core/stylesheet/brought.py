@@ -237,6 +237,3 @@ def _left(part: Part, screens: Sequence[Screen], around: Known) -> list[Unread]:
 def read_stylesheets(sources: Sources, screens: Sequence[Screen]) -> Brought:
     """Read stylesheets alone. What cannot be read is listed with its place."""
     return read_rules(flatten(sources, READ), screens)
-
-
-__all__ = ["Brought", "BroughtArea", "Part", "at_width", "read_stylesheets"]

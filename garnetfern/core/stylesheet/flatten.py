@@ -9,7 +9,7 @@ import tinycss2
 from .. import limits
 from .conditions import EVERYWHERE, Spans, media, supported
 from .sources import Sources, is_elsewhere
-from .tokens import Node, address_of, called, said, significant, split, written
+from .tokens import Node, address_of, called, said, significant, written
 from .unread import Unread, UnreadError
 
 
@@ -249,6 +249,3 @@ def flatten(sources: Sources, known: frozenset[str]) -> Flattener:
     for name in sources.applied():
         found.sheet(name)
     return found
-
-
-__all__ = ["Declared", "Flattener", "Ruled", "flatten", "split"]

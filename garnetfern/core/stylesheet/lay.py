@@ -50,7 +50,9 @@ class Laying:
 
     def lay(self, backgrounds: Backgrounds, over: bool = False) -> None:
         """Lay an element's backgrounds; `over`: its colour lies over what is there, instead of being the base."""
-        if backgrounds.colour is not None:
+        if backgrounds.colour is not None and backgrounds.in_letters:
+            self.note(said(backgrounds.colour), "a background inside letters is not there", "")
+        elif backgrounds.colour is not None:
             self._base(backgrounds.colour, over)
         for layered in reversed(backgrounds.layers()):
             notes = Notes()

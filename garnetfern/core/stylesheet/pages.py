@@ -76,7 +76,7 @@ def sheets_of(root: Any, name: str, html: str, sources: Sources) -> tuple[Source
             elif "print" not in (node.get("media") or ""):
                 sheets[found] = sources.sheets[found]
     applied = tuple(sheets) or tuple(sources.sheets)
-    return Sources({**sources.sheets, **sheets}, sources.pictures, applied), unread
+    return Sources({**sources.sheets, **sheets}, applied), unread
 
 
 class _Matching:

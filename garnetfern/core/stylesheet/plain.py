@@ -17,7 +17,7 @@ Plain = dict[str, Any]
 
 def read_given(found: Given, screens: Sequence[Screen], fonts: Fonts) -> Brought:
     """Pages with their stylesheets; stylesheets alone where there is no page, or where no page names them."""
-    sources = Sources(found.sheets, tuple(found.pictures))
+    sources = Sources(found.sheets)
     pages = [read_page(html, name, sources, screens, fonts) for name, html in found.pages.items()]
     areas = [area for page in pages for area in page.areas]
     unread = [u for page in pages for u in page.unread]

@@ -41,10 +41,9 @@ def text_of(data: bytes, name: str) -> str:
 
 @dataclass(frozen=True)
 class Sources:
-    """Stylesheets by the path that they came with, in the order in which they apply, and pictures' paths."""
+    """Stylesheets by the path that they came with, in the order in which they apply."""
 
     sheets: Mapping[str, str]
-    pictures: tuple[str, ...] = ()
     apply: tuple[str, ...] = field(default=())
     """Those that apply by themselves; none: all of them."""
 

@@ -92,6 +92,3 @@ def _take(found: Values, one: Held, name: str, nodes: list[Node]) -> None:
         found.note(one, f"{name}: {said(nodes)}", error.why, error.nearest)
         return
     found.held[name] = one
-
-
-__all__ = ["BACKGROUNDS", "READ", "Values", "values_of"]

@@ -150,8 +150,9 @@ class Fitting:
 
     def of_page(self, site: Site, page: Page, fonts: FontBook, prefix: str) -> FittedUrls:
         """The addresses of a page's pictures as they lie behind a prefix; a bundle has files of the same names."""
-        mine = {one.rendition for one in wanted_of(site, page, fonts)}
-        named = self.named([one for one in wanted(site, fonts) if one.rendition in mine])
+        # whether a picture is handed out fitted depends on all of its files, those of other pages too
+        mine = {one.asset.id for one in wanted_of(site, page, fonts)}
+        named = self.named([one for one in wanted(site, fonts) if one.asset.id in mine])
         return FittedUrls(prefix, fitted=named)
 
     def files_in(self, text: str, site: Site, page: Page, fonts: FontBook) -> dict[str, bytes]:

@@ -1,6 +1,5 @@
 """What was put live, and what the next release would bring: weights, what is fetched again, and readings."""
 
-from collections.abc import Callable
 from datetime import date
 from typing import Any
 
@@ -14,6 +13,7 @@ from ...core.placement import Occasion, shown
 from ...core.resolve.fonts import FontBook
 from ...store import Release, ReleasedFile, is_page
 from .changes import ChangesView
+from .pages import content_of
 from .whole_check import CheckView, ComparedRow, WorstRow
 
 Files = dict[str, ReleasedFile]
@@ -35,12 +35,12 @@ class ReleaseRow(TypedDict):
 
 
 class ScreenPicture(TypedDict):
-    """A screen, and by what a page's picture on it is fetched, before and now; None: there is none."""
+    """A screen, and by what a page's picture on it is fetched, before (None: there was none) and now."""
 
     screen: str
     name: str
     before: str | None
-    after: str | None
+    after: str
 
 
 class PageLook(TypedDict):
@@ -180,21 +180,22 @@ def rows_of(release: Release | None) -> list[WorstRow]:
     return found
 
 
-def looks(old: Site | None, new: Site, changed: set[str], picture: Callable[[Site, str, str], str]) -> list[PageLook]:
-    """The pages that look otherwise, on every screen; `picture` says by what a page's picture on it is fetched."""
+def _content(site: Site | None, page_id: str) -> str | None:
+    """What a page's picture depends on; None where there is no such page."""
+    page = site.page(page_id) if site is not None else None
+    return None if site is None or page is None else content_of(site, page)
+
+
+def looks(old: Site | None, new: Site) -> list[PageLook]:
+    """The pages that look otherwise than in an earlier state, on every screen; all of them where there is none."""
     found: list[PageLook] = []
     for page in new.visited:
-        if page.id not in changed:
+        before, after = _content(old, page.id), content_of(new, page)
+        if before == after:
             continue
-        was = old.page(page.id) if old is not None else None
-        there = {s.id for s in old.screens} if old is not None and was is not None else set()
+        there = {s.id for s in old.screens} if old is not None else set()
         screens: list[ScreenPicture] = [
-            {
-                "screen": s.id,
-                "name": s.name,
-                "before": picture(old, page.id, s.id) if old is not None and s.id in there else None,
-                "after": picture(new, page.id, s.id),
-            }
+            {"screen": s.id, "name": s.name, "before": before if s.id in there else None, "after": after}
             for s in new.screens
         ]
         found.append({"page": page.id, "title": page.title, "screens": screens})

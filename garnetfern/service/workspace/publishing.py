@@ -13,7 +13,6 @@ from ...core.reading import Reader
 from ...core.telling import Told, silent
 from ...store import JobState, Release, ReleasedFile, hash_of
 from ..views.changes import ChangesView, changes
-from ..views.pages import content_of
 from ..views.releases import (
     Files,
     LookView,
@@ -96,19 +95,13 @@ class Publishing:
         old = self._released(every[0]) if every else None
         said: ChangesView = changes(old, site) if old is not None else {"site": [], "pages": []}
         same = old == site
-        changed = {p.id for p in site.visited if same or self._looks_otherwise(old, site, p.id)}
         return {
             "releases": [release_row(r) for r in every],
             "visit": f"/visit/{self._studio.id}/",
             "same": same,
             "changes": said,
-            "looks": looks(None if same else old, site, changed, _content),
+            "looks": looks(None if same else old, site),
         }
-
-    @staticmethod
-    def _looks_otherwise(old: Site | None, new: Site, page_id: str) -> bool:
-        was = old.page(page_id) if old is not None else None
-        return old is None or was is None or _content(old, page_id, "") != _content(new, page_id, "")
 
     def _make_missing(self, told: Told) -> None:
         """Make every fitted file that is missing. What the worker is making already is waited for."""
@@ -190,9 +183,3 @@ class Publishing:
     def _tell(self, release: Release) -> None:
         self._studio.folder.journal.note("released", site=self._studio.id, number=release.number)
         self._studio.news.tell("released", {"number": release.number})
-
-
-def _content(site: Site, page_id: str, _: str) -> str:
-    """What a page looks like depends on this and on nothing else."""
-    page = site.page(page_id)
-    return "" if page is None else content_of(site, page)

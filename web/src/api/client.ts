@@ -194,10 +194,11 @@ export const work = () => get<Job[]>('/api/work');
 export const askWork = (kind: 'fit' | 'film' = 'fit') => post<Job>('/api/work', { kind });
 export const stopWork = (id: number) => post<Job>(`/api/work/${id}/stop`, {});
 type AskedText = { page: string; area: string; selector: string; base: string };
-export const rule = (asked: AskedText) => get<Rule>(`/api/rule?${new URLSearchParams(asked)}`);
+export const rule = ({ page, area, selector, base }: AskedText) =>
+  get<Rule>(`/api/rule?${new URLSearchParams({ page, area, selector, base })}`);
 /** What a host of some kind takes of a page, or of an area of it. */
-export const takenAway = (asked: AskedText & { way: string; prefix: string }) =>
-  get<TakenAway>(`/api/taken?${new URLSearchParams(asked)}`);
+export const takenAway = ({ page, area, base, way, prefix }: AskedText & { way: string; prefix: string }) =>
+  get<TakenAway>(`/api/taken?${new URLSearchParams({ page, area, base, way, prefix })}`);
 export const library = () => get<Library>('/api/library');
 /** What can be laid into a backdrop of a page, by kind. */
 export const offers = (page: string) => get<Offers[]>(`/api/offers?${new URLSearchParams({ page })}`);

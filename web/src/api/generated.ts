@@ -5143,7 +5143,7 @@ export interface components {
         };
         /**
          * ScreenPicture
-         * @description A screen, and by what a page's picture on it is fetched, before and now; None: there is none.
+         * @description A screen, and by what a page's picture on it is fetched, before (None: there was none) and now.
          */
         ScreenPicture: {
             /** Screen */
@@ -5153,7 +5153,7 @@ export interface components {
             /** Before */
             before: string | null;
             /** After */
-            after: string | null;
+            after: string;
         };
         /**
          * ScreenWindow

@@ -32,6 +32,16 @@
   }
 </script>
 
+{#snippet picture(page: PageLook, screen: ScreenPicture, content: string, before: boolean)}
+  {@const said = `${screen.name}, as it ${before ? 'is live' : 'would be'}`}
+  <img
+    style:aspect-ratio={ratio(screen.screen)}
+    src={address(page, screen, content, before)}
+    alt={said}
+    title={said}
+  />
+{/snippet}
+
 <section
   aria-label={live ? `What has changed since release ${live}` : 'What would be put live'}
   class="min-w-0"
@@ -55,22 +65,8 @@
         {#each look.screens as screen (screen.screen)}
           <figure>
             <div class="pair" class:alone={!screen.before}>
-              {#if screen.before}
-                <img
-                  style:aspect-ratio={ratio(screen.screen)}
-                  src={address(look, screen, screen.before, true)}
-                  alt="{screen.name}, as it is live"
-                  title="{screen.name}, as it is live"
-                />
-              {/if}
-              {#if screen.after}
-                <img
-                  style:aspect-ratio={ratio(screen.screen)}
-                  src={address(look, screen, screen.after, false)}
-                  alt="{screen.name}, as it would be"
-                  title="{screen.name}, as it would be"
-                />
-              {/if}
+              {#if screen.before}{@render picture(look, screen, screen.before, true)}{/if}
+              {@render picture(look, screen, screen.after, false)}
             </div>
             <figcaption class="muted text-small">
               {screen.name}{screen.before ? ': live, then new' : ''}

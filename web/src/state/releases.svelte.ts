@@ -12,6 +12,7 @@ export class Releases {
   going = $state(false);
   readonly looking: Long<Look>;
   readonly publishing: Long<{ number: number }>;
+  private wanted = -1;
   private readonly notices: Notices;
 
   constructor(notices: Notices) {
@@ -21,10 +22,15 @@ export class Releases {
   }
 
   async list(revision: number): Promise<void> {
+    this.wanted = revision;
     try {
-      this.found = { ...(await client.releases(revision)), revision };
+      const found = await client.releases(revision);
+      // a later state was asked for meanwhile
+      if (this.wanted !== revision) return;
+      this.found = { ...found, revision };
       this.failed = '';
     } catch (error) {
+      if (this.wanted !== revision) return;
       this.failed = error instanceof Error ? error.message : 'The releases cannot be looked at now.';
     }
   }

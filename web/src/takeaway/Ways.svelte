@@ -6,6 +6,7 @@
   import Tabs from '../parts/Tabs.svelte';
   import { whole } from '../parts/whole';
   import { useBench } from '../state/context';
+  import { Latest } from '../state/latest';
   import type { Area } from '../state/tree';
   import TextToCopy from './TextToCopy.svelte';
 
@@ -36,6 +37,7 @@
   let base = $state('');
   let found = $state.raw<TakenAway | null>(null);
   let problem = $state('');
+  const asking = new Latest();
 
   const areaName = (area: Area) => (area.column ? `${area.band?.name}: ${area.name}` : area.name);
   const asked = $derived({
@@ -47,23 +49,22 @@
 
   $effect(() => {
     if (!asked.page || !asked.area || !doc.state) return;
-    const of = `${way} ${doc.revision}`;
-    ask(way)
-      .then((value) => {
-        if (of !== `${way} ${doc.revision}`) return;
-        found = value;
+    const wanted = { way, ...asked, prefix: prefix.trim(), revision: doc.revision };
+    asking.run(async () => {
+      try {
+        found = await ask(wanted);
         problem = '';
-      })
-      .catch((error: unknown) => {
+      } catch (error) {
         found = null;
         problem = error instanceof Error ? error.message : 'It cannot be put together now.';
-      })
-      .finally(known);
+      }
+      known();
+    });
   });
 
-  async function ask(wanted: Way): Promise<TakenAway> {
-    if (wanted !== 'rule') return client.takenAway({ ...asked, way: wanted, prefix: prefix.trim() });
-    const rule = await client.rule(asked);
+  async function ask(wanted: typeof asked & { way: Way; prefix: string }): Promise<TakenAway> {
+    if (wanted.way !== 'rule') return client.takenAway(wanted);
+    const rule = await client.rule(wanted);
     return {
       texts: [{ name: 'CSS', where: 'In your stylesheet, in place of your own rule.', text: rule.css }],
       left_out: rule.left_out,
