@@ -101,7 +101,7 @@
   }
   .parts {
     display: grid;
-    grid-template-columns: minmax(0, 1fr) 390px;
+    grid-template-columns: minmax(0, 1200px) 390px;
     gap: 32px;
     align-items: start;
   }
