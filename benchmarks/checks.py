@@ -17,7 +17,7 @@ from garnetfern.core.document import Site
 from garnetfern.core.reading import Reader, Situation, situations
 from garnetfern.core.resolve.records import BlockRecord
 from garnetfern.demo import demo_site_file
-from garnetfern.fonts import font_bytes, shipped_fonts
+from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 from tests.referee.browser import HIDDEN, INK_ONLY, Opened, chromium, pixels
 from tests.referee.kinds import SAMPLES
@@ -112,7 +112,7 @@ def _browser_times(browser: Browser, reader: Reader, pictures: MemoryPictures, s
     for situation in situations(site, page):
         record = reader.resolve(site, page, situation)
         found.append((situation, [b for band in record.bands for b in band.blocks]))
-    opened = Opened(browser, bundle_files(site, reader.fonts, pictures.file, font_bytes))
+    opened = Opened(browser, bundle_files(site, reader.fonts, pictures.file))
     tuned(opened, found)
     result = timed(lambda: ordinary(opened, found)), timed(lambda: tuned(opened, found))
     opened.close()

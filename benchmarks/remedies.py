@@ -14,7 +14,7 @@ from garnetfern.core.reading.widths import FIRST, LAST, WidthRun
 from garnetfern.core.remedy.mend import mend, short_blocks
 from garnetfern.core.remedy.remedies import Remedies
 from garnetfern.demo import demo_site_file
-from garnetfern.fonts import font_bytes, shipped_fonts
+from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 from tests.referee.browser import Opened, chromium
 
@@ -26,7 +26,7 @@ def _one_width(browser: Browser, reader: Reader, pictures: MemoryPictures, site:
     page = site.pages[0]
     rest = next(s for s in situations(site, page) if s.kind == "rest")
     found = [(rest, [b for b in reader.resolve(site, page, rest).blocks() if b.words])]
-    opened = Opened(browser, bundle_files(site, reader.fonts, pictures.file, font_bytes))
+    opened = Opened(browser, bundle_files(site, reader.fonts, pictures.file))
     tuned(opened, found)
     result = timed(lambda: tuned(opened, found), 3)
     opened.close()

@@ -21,6 +21,8 @@ FAMILIES = {
     "Oswald": ("@fontsource-variable/oswald", "a narrow poster face"),
     "Caveat": ("@fontsource-variable/caveat", "quick handwriting"),
 }
+STAND_INS = {"sans-serif": "@fontsource/arimo", "serif": "@fontsource/tinos"}
+"""Fonts of the same widths as those that most devices have: what words are set in until their own font has come."""
 
 
 def main() -> None:
@@ -54,6 +56,21 @@ def main() -> None:
             }
         )
     (TARGET / "catalogue.json").write_text(json.dumps(catalogue, indent=2) + "\n")
+    stand_ins = {}
+    for kind, package in STAND_INS.items():
+        home, slug = MODULES / package, package.split("/")[1]
+        ranges = json.loads((home / "unicode.json").read_text())
+        styles: dict[str, list[dict[str, object]]] = {"files": [], "italics": []}
+        for style, key in (("normal", "files"), ("italic", "italics")):
+            for weight in (400, 700):
+                for subset in SUBSETS:
+                    name = f"{slug}-{subset}-{weight}-{style}.woff2"
+                    shutil.copyfile(home / "files" / name, TARGET / name)
+                    found_ = {"file": name, "unicode_range": ranges[subset], "weights": [weight, weight]}
+                    styles[key].append(found_)
+        shutil.copyfile(home / "LICENSE", TARGET / f"{slug}-LICENSE.txt")
+        stand_ins[kind] = {"family": json.loads((home / "metadata.json").read_text())["family"], **styles}
+    (TARGET / "stand_ins.json").write_text(json.dumps(stand_ins, indent=2) + "\n")
 
 
 if __name__ == "__main__":

@@ -21,7 +21,7 @@ sys.path.insert(0, str(HOUSE))
 
 from garnetfern.core.css import bundle_files  # noqa: E402
 from garnetfern.core.reading import Reader, situations  # noqa: E402
-from garnetfern.fonts import font_bytes, shipped_fonts  # noqa: E402
+from garnetfern.fonts import shipped_fonts  # noqa: E402
 from garnetfern.service.files.memory import MemoryPictures  # noqa: E402
 from garnetfern.service.files.site_file import SiteFile  # noqa: E402
 from tests.referee import filmed, moving  # noqa: E402
@@ -50,13 +50,13 @@ class Kind:
 
 
 def _plain(file: SiteFile, _: int) -> dict[str, bytes]:
-    return bundle_files(file.site, shipped_fonts(), MemoryPictures(file.pictures).file, font_bytes)
+    return bundle_files(file.site, shipped_fonts(), MemoryPictures(file.pictures).file)
 
 
 def _with_films(file: SiteFile, seed: int) -> dict[str, bytes]:
     urls, films = filmed.filmed(file, (("h264",), ("av1",))[seed % 2])
     pictures = MemoryPictures(file.pictures)
-    plain = bundle_files(file.site, shipped_fonts(), pictures.file, font_bytes, urls, film=lambda _, __: b"")
+    plain = bundle_files(file.site, shipped_fonts(), pictures.file, urls, film=lambda _, __: b"")
     return {**plain, **films}
 
 

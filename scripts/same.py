@@ -20,7 +20,7 @@ from garnetfern.core.draw.paint import paint_backdrops  # noqa: E402
 from garnetfern.core.draw.words import paint_words  # noqa: E402
 from garnetfern.core.reading import Reader, Situation, situations  # noqa: E402
 from garnetfern.demo import demo_site_file  # noqa: E402
-from garnetfern.fonts import font_bytes, shipped_fonts  # noqa: E402
+from garnetfern.fonts import shipped_fonts  # noqa: E402
 from garnetfern.service.files.memory import MemoryPictures  # noqa: E402
 from tests.referee.banners import generate  # noqa: E402
 from tests.referee.kinds import SAMPLES, STACKS, blends_page, samples_page  # noqa: E402
@@ -84,7 +84,7 @@ def _hash(*parts: bytes) -> str:
 def _facts(name: str) -> Iterator[tuple[str, str]]:
     site, originals = made(name)
     pictures, fonts = MemoryPictures(originals), shipped_fonts()
-    files = bundle_files(site, fonts, pictures.file, font_bytes)
+    files = bundle_files(site, fonts, pictures.file)
     yield f"{name}: emitted", _hash(*(f"{path}\n".encode() + data for path, data in sorted(files.items())))
     for page in site.pages[:2]:
         reader = Reader(fonts, pictures)

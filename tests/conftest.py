@@ -12,7 +12,7 @@ from hypothesis import settings
 from PIL import Image
 from playwright.sync_api import Browser
 
-from garnetfern.core.resolve.fonts import FontBook
+from garnetfern.core.resolve.book import FontBook
 from garnetfern.demo import demo_site_file
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.site_file import SiteFile

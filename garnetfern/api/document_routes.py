@@ -147,17 +147,19 @@ def computing_routes(studio: Studio, versions: Versions) -> APIRouter:
 
     @api.get("/fonts", response_model=list[m.FontView])
     def fonts() -> Any:
+        site = studio.site()
         return [
             {
                 "family": f.name,
                 "character": f.character,
                 "stack": f.stack,
-                "least_weight": f.least_weight,
-                "most_weight": f.most_weight,
-                "variable": f.variable,
+                "weights": f.weights(),
                 "italic": bool(f.italics),
+                "own": f.own,
+                "axes": next((file.axes for file in site.fonts if file.family == f.name), ()),
+                "instances": [i for file in site.fonts if file.family == f.name for i in file.instances],
             }
-            for f in studio.fonts.families
+            for f in studio.fonts.of(site).families
         ]
 
     return api

@@ -5,7 +5,7 @@ from typing import Any, Literal
 from pydantic import BaseModel
 
 from ..core.cache import Kept
-from ..core.document import Asset, Site
+from ..core.document import Asset, Axis, Instance, Site
 from ..service.runtime.told import DoingLine
 from ..service.views.every_situation import SituationsView, WidthView
 from ..service.views.overlay_everywhere import EverywhereView
@@ -136,15 +136,17 @@ class HealthView(BaseModel):
 
 
 class FontView(BaseModel):
-    """A shipped family."""
+    """A family that there is: its weights, each as least and most, and whether it has italics. Axes and named instances
+    are those of the owner's `own`."""
 
     family: str
     character: str
     stack: str
-    least_weight: int
-    most_weight: int
-    variable: bool
+    weights: list[tuple[int, int]]
     italic: bool
+    own: bool
+    axes: list[Axis]
+    instances: list[Instance]
 
 
 class ProblemView(BaseModel):

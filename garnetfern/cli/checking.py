@@ -17,7 +17,7 @@ from ..core.reading import Reader
 from ..core.resolve.lengths import Viewport
 from ..core.resolve.moment import Moment
 from ..core.resolve.page import resolve_page
-from ..fonts import font_bytes, shipped_fonts
+from ..fonts import shipped_fonts
 from ..sandbox import shared_room
 from ..service.files.films import coded_at_once
 from ..service.files.memory import MemoryPictures
@@ -119,7 +119,7 @@ def emit(file: SiteArgument, out: Annotated[Path, typer.Option()], on: OnOption 
     site = on_day(found.site, on)
     pictures, fonts, say = MemoryPictures(found.pictures), shipped_fonts(), progress()
     coded, film = coded_at_once(shared_room(), pictures.film_path, site, fonts, say)
-    files = bundle_files(site, fonts, pictures.file, font_bytes, replace(STANDARD, coded=coded), lambda *_: None, film)
+    files = bundle_files(site, fonts, pictures.file, replace(STANDARD, coded=coded), lambda *_: None, film)
     say("done\n", 1.0)
     with telling(out):
         for name, data in files.items():

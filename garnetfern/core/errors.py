@@ -5,6 +5,7 @@ GarnetfernError
 ├─ LengthError          a text that is not a length
 ├─ ColourError          a text that is not a colour
 ├─ PictureError         a file that cannot be used as a picture
+├─ FontError            a file that cannot be used as a font
 ├─ SiteFileError        a site file (zip) that cannot be opened
 ├─ StylesheetError      a stylesheet, or what it came with, that cannot be read at all
 ├─ VisitsError          a table of visits that cannot be read
@@ -84,6 +85,12 @@ class PictureError(GarnetfernError):
     """The file cannot be used as a picture; the message says why."""
 
     kind = "picture"
+
+
+class FontError(GarnetfernError):
+    """The file cannot be used as a font; the message says why."""
+
+    kind = "font"
 
 
 class StylesheetError(GarnetfernError):

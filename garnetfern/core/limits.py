@@ -67,6 +67,16 @@ PAGE_UPLOAD = 60 * MB
 PAGE_UNFOLDED = 120 * MB
 PAGE_MEMBERS = 2_000
 
+# fonts
+FONT = 8 * MB
+FONT_UNFOLDED = 30 * MB
+FONT_MEMBERS = 24
+"""Fonts in one collection."""
+FONT_POINTS = 60_000
+"""Points of one letter, letters that it is made of unfolded."""
+FONT_NESTING = 16
+"""How deep a letter may be made of letters."""
+
 # site files
 SITE_FILE = 500 * MB
 SITE_FILE_UNFOLDED = 600 * MB
@@ -79,6 +89,8 @@ ROOM_MEMORY = 3_000 * MB
 ROOM_UPLOAD_SECONDS = 20.0
 ROOM_SECONDS = 60.0
 """For work on what was taken already: a little time must not turn away what was welcome before."""
+ROOM_FONT_SECONDS = 60.0
+"""For a font to be tried out and written anew."""
 ROOM_FILM_SECONDS = 45.0
 """For a film to be looked at when it comes in."""
 ROOM_CODING_SECONDS = 1_200.0

@@ -14,7 +14,7 @@ from garnetfern.core.css import Urls, bundle_files, emit_page
 from garnetfern.core.css.escape import css_comment, css_string, file_part, html_attribute, html_text, style_text
 from garnetfern.core.document import read_site
 from garnetfern.core.errors import DocumentError
-from garnetfern.fonts import font_bytes, shipped_fonts
+from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 
 FONTS = shipped_fonts()
@@ -170,7 +170,7 @@ def test_nothing_runs_in_a_browser_and_names_are_seen_as_written(sample, demo, b
     for n, nasty in enumerate(NASTY):
         site = accepted(replaced(document, free, [f"{k} {nasty}"[:80] for k, _ in enumerate(free)]))
         assert site is not None
-        files = bundle_files(site, FONTS, MemoryPictures(demo.pictures).file, font_bytes) if n == 0 else {}
+        files = bundle_files(site, FONTS, MemoryPictures(demo.pictures).file) if n == 0 else {}
         emitted_page = emit_page(site, site.pages[0], FONTS, Urls())
         inline = f"<style>{style_text(emitted_page.css)}</style>"
         files[f"inline-{n}.html"] = emitted_page.html(inline).encode()

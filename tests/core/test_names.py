@@ -46,7 +46,6 @@ def test_the_browser_lays_it_out_as_the_core_does(browser, word):
     from garnetfern.core.resolve.lengths import Viewport
     from garnetfern.core.resolve.moment import Moment
     from garnetfern.core.resolve.page import resolve_page
-    from garnetfern.fonts import font_bytes
     from garnetfern.service.files.memory import MemoryPictures
     from tests.referee.browser import Opened
 
@@ -58,7 +57,7 @@ def test_the_browser_lays_it_out_as_the_core_does(browser, word):
     second = {**first, "id": word, "columns": [], "height": {"min": "90px"}, "backdrop": {"base": "#3f6f46"}}
     plain["pages"][0]["bands"].append(second)
     site = read_site(plain, FONTS.names())
-    opened = Opened(browser, bundle_files(site, FONTS, MemoryPictures({}).file, font_bytes)).at(800, 600)
+    opened = Opened(browser, bundle_files(site, FONTS, MemoryPictures({}).file)).at(800, 600)
     record = resolve_page(site, site.pages[0], Moment(Viewport(800, 600)), FONTS)
     seen = opened.page.evaluate(
         "[...document.querySelectorAll('.gf-band')].map((e) => { const b = e.getBoundingClientRect();"

@@ -55,7 +55,7 @@ def test_the_rows_of_a_menu_stand_a_row_gap_apart_and_letters_in_the_middle_of_e
     assert tops[0] == block.box.y
     assert [lower - upper for upper, lower in pairwise(tops)] == [30 + 7] * (len(tops) - 1)
     assert block.box.bottom == tops[-1] + 30
-    ascent, descent = FONTS.family("Karla").ascent_descent(20)
+    ascent, descent = FONTS.family("Karla").ascent_descent(20, 400)
     for line in block.lines:
         over, under = line.baseline - ascent - line.top, line.top + 30 - (line.baseline + descent)
         assert 0 <= under - over <= 1

@@ -33,7 +33,7 @@ def with_over(plain, **over):
 
 
 def test_a_plain_page_is_met_at_rest_and_with_larger_letters():
-    assert kinds(one_banner().site) == {"rest", "enlarged"}
+    assert kinds(one_banner().site) == {"rest", "enlarged", "plain"}
 
 
 def test_without_words_there_is_nothing_to_enlarge():
@@ -51,7 +51,7 @@ def test_without_words_there_is_nothing_to_enlarge():
 )
 def test_pictures_can_be_missing_and_move_otherwise_than_the_page(layer, more):
     site = with_picture(document(image_layer(**layer)), jpeg()).site
-    assert kinds(site) == ({"rest", "enlarged"} if more is None else {"rest", "enlarged", "missing"} | more)
+    assert kinds(site) == ({"rest", "enlarged", "plain"} if more is None else {"rest", "enlarged", "missing"} | more)
 
 
 def test_a_page_is_scrolled_in_even_steps_to_its_foot():
@@ -63,7 +63,7 @@ def test_a_page_is_scrolled_in_even_steps_to_its_foot():
 @pytest.mark.parametrize(("fade", "more"), [(0, {"over"}), (200, {"over", "half"})])
 def test_a_change_that_takes_time_is_met_half_way(fade, more):
     site = with_over(document(colour_layer("#ffffff", 0.0)), fade=fade, layers={"over": {"opacity": 0.8}})
-    assert kinds(site) - {"rest", "enlarged"} == more
+    assert kinds(site) - {"rest", "enlarged", "plain"} == more
 
 
 def test_every_situation_has_a_name_and_an_id_of_its_own():

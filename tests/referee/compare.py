@@ -10,7 +10,7 @@ from garnetfern.core.draw.paint import paint_backdrops
 from garnetfern.core.draw.words import ink_letters, paint_around
 from garnetfern.core.reading import Reader, situations
 from garnetfern.core.resolve.records import PageRecord
-from garnetfern.fonts import font_bytes, shipped_fonts
+from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 
 from .banners import Sample
@@ -69,7 +69,7 @@ def compare(browser: Browser, sample: Sample, with_readings: bool = True) -> lis
     pictures = MemoryPictures(sample.originals)
     reader = Reader(shipped_fonts(), pictures)
     page = sample.site.pages[0]
-    opened = Opened(browser, bundle_files(sample.site, reader.fonts, pictures.file, font_bytes))
+    opened = Opened(browser, bundle_files(sample.site, reader.fonts, pictures.file))
     outcomes = []
     for situation in situations(sample.site, page):
         if situation.moment.missing:

@@ -16,7 +16,7 @@ from playwright.sync_api import Browser
 from garnetfern.core.css import bundle_files
 from garnetfern.core.document import Page, Site, read_site
 from garnetfern.core.reading import Reader, Situation, situations
-from garnetfern.fonts import font_bytes, shipped_fonts
+from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 
 from .banners import Sample, generate
@@ -106,7 +106,7 @@ def open_met(browser: Browser, reader: Reader, site: Site, page: Page, situation
     """The page in the browser, in a situation."""
     met = situation.moment.page(page)
     shown = site.model_copy(update={"pages": tuple(met if p.id == page.id else p for p in site.pages)})
-    files = bundle_files(shown, reader.fonts, reader.pictures._source.file, font_bytes)  # type: ignore[attr-defined]
+    files = bundle_files(shown, reader.fonts, reader.pictures._source.file)  # type: ignore[attr-defined]
     if situation.moment.missing:
         files = {name: data for name, data in files.items() if not name.startswith("pictures/")}
     moves = any(getattr(x, "attachment", "scroll") != "scroll" for a in page.areas() for x in a.backdrop.layers)

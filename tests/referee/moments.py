@@ -12,7 +12,7 @@ from garnetfern.core.reading import Reader
 from garnetfern.core.resolve.lengths import Viewport
 from garnetfern.core.resolve.met import Met
 from garnetfern.core.resolve.moment import Moment
-from garnetfern.fonts import font_bytes, shipped_fonts
+from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 from garnetfern.service.files.site_file import SiteFile
 
@@ -91,7 +91,7 @@ def beside(
     """The whole page at each time, core and browser; `files`: its bundle, where that is no plain one."""
     pictures = MemoryPictures(file.pictures)
     reader = Reader(shipped_fonts(), pictures)
-    opened = Opened(browser, files or bundle_files(file.site, reader.fonts, pictures.file, font_bytes), density)
+    opened = Opened(browser, files or bundle_files(file.site, reader.fonts, pictures.file), density)
     frozen(opened.at(*viewport))
     met = Met(file.site, file.site.pages[0], reader.fonts)
     try:

@@ -18,7 +18,7 @@ from garnetfern.core.resolve.lengths import Viewport
 from garnetfern.core.resolve.moment import Moment
 from garnetfern.core.resolve.page import resolve_page
 from garnetfern.demo.pictures import draw_picture
-from garnetfern.fonts import font_bytes, shipped_fonts
+from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 from garnetfern.service.files.site_file import SiteFile
 
@@ -129,7 +129,7 @@ def bands_beside(
     pictures = MemoryPictures(file.pictures)
     reader = Reader(shipped_fonts(), pictures)
     scroll = scrolled or 0
-    opened = Opened(browser, bundle_files(file.site, reader.fonts, pictures.file, font_bytes), density)
+    opened = Opened(browser, bundle_files(file.site, reader.fonts, pictures.file), density)
     opened.at(*viewport)
     rest = Moment(Viewport(*viewport))
     record = resolve_page(file.site, file.site.pages[0], rest, reader.fonts)

@@ -9,7 +9,7 @@ import pytest
 from garnetfern.core.css import bundle_files
 from garnetfern.core.film import Reel
 from garnetfern.core.reading import Reader, situations
-from garnetfern.fonts import font_bytes, shipped_fonts
+from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 from tests.films import KINDS, film_of
 from tests.sampled import sampled
@@ -45,7 +45,7 @@ def test_frames_are_those_that_the_browser_shows(browser, tmp_path, kind):
 def bundle(file, codecs=("h264",)):
     urls, films = filmed(file, codecs)
     pictures = MemoryPictures(file.pictures)
-    return {**bundle_files(file.site, shipped_fonts(), pictures.file, font_bytes, urls, film=lambda _, a: b""), **films}
+    return {**bundle_files(file.site, shipped_fonts(), pictures.file, urls, film=lambda _, a: b""), **films}
 
 
 def opened_as(browser, files, **how):

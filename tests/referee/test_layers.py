@@ -12,7 +12,7 @@ from garnetfern.core.reading import Reader
 from garnetfern.core.resolve.lengths import Viewport
 from garnetfern.core.resolve.moment import Moment
 from garnetfern.core.resolve.page import resolve_page
-from garnetfern.fonts import font_bytes, shipped_fonts
+from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 from tests.sampled import sampled
 
@@ -79,7 +79,7 @@ def test_pointing_at_an_area_shows_the_state_that_was_computed(browser):
     file = page_with([{"base": "#3f6f46", "layers": layers, "over": over}])
     pictures = MemoryPictures(file.pictures)
     reader = Reader(shipped_fonts(), pictures)
-    opened = Opened(browser, bundle_files(file.site, reader.fonts, pictures.file, font_bytes)).at(500, 400)
+    opened = Opened(browser, bundle_files(file.site, reader.fonts, pictures.file)).at(500, 400)
     page = file.site.pages[0]
     seen = {}
     for pointed in (False, True):

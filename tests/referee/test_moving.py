@@ -12,7 +12,7 @@ from garnetfern.core.css import bundle_files
 from garnetfern.core.reading import Reader, situations
 from garnetfern.core.resolve.control import SIDE, control_of
 from garnetfern.core.resolve.page import Windows
-from garnetfern.fonts import font_bytes, shipped_fonts
+from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 from tests.interface.test_access import AXE, RUN
 from tests.sampled import sampled
@@ -43,7 +43,7 @@ def test_readings_of_members_and_changes_are_the_browser_s(browser, seed):
     pictures = MemoryPictures(file.pictures)
     reader = Reader(shipped_fonts(), pictures)
     wanted = [s for s in situations(site, page, {"members", "changing"}) if s.screen == "phone"]
-    opened = Opened(browser, bundle_files(site, reader.fonts, pictures.file, font_bytes))
+    opened = Opened(browser, bundle_files(site, reader.fonts, pictures.file))
     frozen(opened.at(390, 844))
     met = reader.met(site, page)
     try:
@@ -73,7 +73,7 @@ def opened_as(browser, file, **how):
     """The page as a visitor with settings of their own meets it, and the pictures it asks for, in order."""
     pictures = MemoryPictures(file.pictures)
     fonts = shipped_fonts()
-    opened = Opened(browser, bundle_files(file.site, fonts, pictures.file, font_bytes))
+    opened = Opened(browser, bundle_files(file.site, fonts, pictures.file))
     context = browser.new_context(**how)
     opened.page.close()
     opened.page = context.new_page()
@@ -270,7 +270,7 @@ def test_the_first_picture_waits_for_no_other_on_a_slow_line(browser):
 
 def test_pages_that_move_are_found_in_order_by_axe(browser, demo):
     pictures = MemoryPictures(demo.pictures)
-    opened = Opened(browser, bundle_files(demo.site, shipped_fonts(), pictures.file, font_bytes))
+    opened = Opened(browser, bundle_files(demo.site, shipped_fonts(), pictures.file))
     page = opened.page
     page.set_viewport_size({"width": 1280, "height": 800})
     found = {}

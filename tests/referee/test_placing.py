@@ -13,7 +13,6 @@ from garnetfern.core.css import bundle_files
 from garnetfern.core.css.choice import CHOOSE_HASH
 from garnetfern.core.document import Site, read_site
 from garnetfern.core.placement import Occasion, shown
-from garnetfern.fonts import font_bytes
 from garnetfern.service.files.memory import MemoryPictures
 from tests.conftest import jpeg
 from tests.sites import HEADING, document, image_layer, with_picture
@@ -62,7 +61,7 @@ def site(picture: bytes) -> Site:
 @pytest.fixture(scope="module")
 def files(site: Site, picture: bytes, fonts: object) -> dict[str, bytes]:
     pictures = MemoryPictures({asset.hash: picture for asset in site.assets})
-    return bundle_files(site, fonts, pictures.file, font_bytes)  # type: ignore[arg-type]
+    return bundle_files(site, fonts, pictures.file)  # type: ignore[arg-type]
 
 
 @pytest.fixture
@@ -128,7 +127,7 @@ def test_it_is_painted_as_the_page_of_that_day_is(site: Site, visitor: Page, fil
     plain = shown(site, site.page("home"), Occasion(date(2026, 5, 20)))
     alone = read_site(site.model_copy(update={"pages": (plain,), "placed": ()}).model_dump(mode="json"))
     pictures = MemoryPictures({asset.hash: picture for asset in site.assets})
-    files |= {f"alone/{n}": d for n, d in bundle_files(alone, fonts, pictures.file, font_bytes).items()}
+    files |= {f"alone/{n}": d for n, d in bundle_files(alone, fonts, pictures.file).items()}
     visitor.goto(f"{WHERE}alone/index.html")
     visitor.wait_for_load_state("networkidle")
     wanted = np.asarray(Image.open(BytesIO(visitor.screenshot())).convert("RGB"))
@@ -145,7 +144,7 @@ def test_in_turn_by_visit(site: Site, browser: Browser, picture: bytes, fonts):
     ]
     turning = read_site(plain)
     pictures = MemoryPictures({asset.hash: picture for asset in site.assets})
-    files = bundle_files(turning, fonts, pictures.file, font_bytes)
+    files = bundle_files(turning, fonts, pictures.file)
     context = browser.new_context()
     context.route(
         f"{WHERE}**",

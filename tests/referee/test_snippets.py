@@ -10,10 +10,10 @@ from PIL import Image
 from playwright.sync_api import Browser, Page
 
 from garnetfern.core.css import Urls, bundle_files, emit_page, emit_rule
-from garnetfern.core.css.bundle import letter_files, lettered
+from garnetfern.core.css.letters import letter_files, lettered
 from garnetfern.core.css.snippet import emit_snippet, part_of
 from garnetfern.core.document import Site
-from garnetfern.fonts import font_bytes, shipped_fonts
+from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 from garnetfern.service.files.site_file import SiteFile
 from garnetfern.service.files.taken import TakingError, as_inline, as_pictures
@@ -46,7 +46,7 @@ PAGE = "<div id=page class=page style='display: block; all: revert'>{}</div>"
 
 @pytest.fixture(scope="module")
 def files(demo: SiteFile) -> dict[str, bytes]:
-    return bundle_files(demo.site, FONTS, MemoryPictures(demo.pictures).file, font_bytes)
+    return bundle_files(demo.site, FONTS, MemoryPictures(demo.pictures).file)
 
 
 @pytest.fixture
@@ -61,7 +61,7 @@ def window(browser: Browser, files: dict[str, bytes], tmp_path: Path) -> Iterato
 
 
 def urls_of(site: Site) -> Urls:
-    return lettered(Urls(), letter_files(site.pages, FONTS, font_bytes))
+    return lettered(site, Urls(), letter_files(site, site.pages, FONTS))
 
 
 def seen(window: Page, folder: Path, html: str, what: str) -> np.ndarray:

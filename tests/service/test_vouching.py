@@ -6,7 +6,7 @@ import pytest
 
 from garnetfern.core.css import bundle_files
 from garnetfern.core.document import read_site
-from garnetfern.fonts import font_bytes, shipped_fonts
+from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 from garnetfern.service.views.every_situation import situations_view
 from garnetfern.service.views.vouching import lettering_notes
@@ -42,11 +42,11 @@ def test_pictures_without_lettering_and_hidden_ones_are_not_named():
 
 def test_what_a_picture_says_is_there_for_those_who_cannot_see_it():
     file, site = lettered("Fern fair <2027>")
-    files = bundle_files(site, shipped_fonts(), MemoryPictures(file.pictures).file, font_bytes)
+    files = bundle_files(site, shipped_fonts(), MemoryPictures(file.pictures).file)
     page = files["index.html"].decode()
     assert '<p class="gf-heard">Fern fair &lt;2027&gt;</p>' in page
     _, silent = lettered("")
-    plain = bundle_files(silent, shipped_fonts(), MemoryPictures(file.pictures).file, font_bytes)["index.html"].decode()
+    plain = bundle_files(silent, shipped_fonts(), MemoryPictures(file.pictures).file)["index.html"].decode()
     assert "gf-heard" not in plain
 
 
@@ -55,7 +55,7 @@ def test_a_picture_among_the_words_is_told_with_its_lettering():
     file = with_picture(document(blocks=[HEADING, picture]), jpeg())
     plain = file.site.model_dump(mode="json")
     plain["assets"][0]["lettering"] = "Fern fair"
-    files = bundle_files(read_site(plain), shipped_fonts(), MemoryPictures(file.pictures).file, font_bytes)
+    files = bundle_files(read_site(plain), shipped_fonts(), MemoryPictures(file.pictures).file)
     assert re.search(r'alt="A poster Fern fair"', files["index.html"].decode())
 
 

@@ -1,19 +1,19 @@
 """A bundle: pages, one stylesheet, pictures and fonts, as files that open from disk."""
 
-from collections.abc import Callable, Iterable
-from dataclasses import replace
+from collections.abc import Callable
 from datetime import date
 
-from ..document import Page, Site
+from ..document import Site
 from ..document.addresses import file_of
 from ..placement import handed_out
+from ..resolve.book import FontBook
 from ..resolve.film import Cut
-from ..resolve.fonts import FontBook
 from ..resolve.sheets import Rendition
 from ..telling import Told, silent
-from .page import emit_page, faces_of
+from .letters import letter_files, lettered
+from .page import emit_page
 from .pictures import Emission
-from .urls import Urls, data_hash, text_hash
+from .urls import Urls, text_hash
 
 STANDARD = Urls("../pictures/", "../fonts/", "../films/")
 
@@ -23,21 +23,10 @@ def no_film(_: Cut, address: str) -> bytes:
     raise KeyError(address)
 
 
-def letter_files(pages: Iterable[Page], fonts: FontBook, font: Callable[[str], bytes]) -> dict[str, bytes]:
-    """The font files that pages need, by their names in the catalogue."""
-    return {face.id: font(face.id) for page in pages for _, faces in faces_of(page, fonts) for face in faces}
-
-
-def lettered(urls: Urls, letters: dict[str, bytes]) -> Urls:
-    """Addresses under which font files are called by their content as well."""
-    return replace(urls, lettered={name: data_hash(data) for name, data in letters.items()})
-
-
 def bundle_files(
     site: Site,
     fonts: FontBook,
     picture: Callable[[Rendition, str], bytes],
-    font: Callable[[str], bytes],
     urls: Urls = STANDARD,
     told: Told = silent,
     film: Callable[[Cut, str], bytes] = no_film,
@@ -53,8 +42,8 @@ def bundle_files(
     """
     files: dict[str, bytes] = {}
     pages = handed_out(site, since)
-    letters = letter_files((page for page, _ in pages), fonts, font)
-    urls = lettered(urls, letters)
+    letters = letter_files(site, (page for page, _ in pages), fonts)
+    urls = lettered(site, urls, letters)
     for n, (page, groups) in enumerate(pages):
         told(page.title, n / len(pages))
         emitted = emit_page(site, page, fonts, urls, groups)

@@ -2,8 +2,9 @@
 
 from ..colour.notation import parse_colour
 from ..document import Lettering
-from ..resolve.fonts import FontBook
+from ..resolve.book import FontBook
 from .declarations import Declarations, number
+from .escape import css_string
 
 
 def lettering_declarations(lettering: Lettering, fonts: FontBook) -> Declarations:
@@ -11,13 +12,16 @@ def lettering_declarations(lettering: Lettering, fonts: FontBook) -> Declaration
     family = fonts.family(lettering.font)
     found: Declarations = [
         ("font-family", family.stack),
-        ("font-weight", str(family.weight(lettering.weight))),
+        ("font-weight", str(family.weight(lettering.weight, lettering.italic))),
         ("font-size", lettering.size),
         ("line-height", number(lettering.line)),
         ("color", lettering.colour),
     ]
     if lettering.italic and family.italics:
         found.append(("font-style", "italic"))
+    if lettering.axes:
+        settings = ", ".join(f"{css_string(tag)} {number(value)}" for tag, value in lettering.variation)
+        found.append(("font-variation-settings", settings))
     if lettering.spacing not in ("0", "0px"):
         found.append(("letter-spacing", lettering.spacing))
     if lettering.capitals:

@@ -1,20 +1,21 @@
 """A page as HTML and CSS. The browser must arrive at the boxes that `resolve.page` computes."""
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 from ..document import ImageLayer, Page, Site, ever_visible, page_on
 from ..placement.static import Group
+from ..resolve.book import FontBook
 from ..resolve.control import control_of, pickable
-from ..resolve.fonts import Face, Family, FontBook
 from ..resolve.layout import STACK_BELOW
 from .arrival import arrival_css
 from .blocks import pointed
 from .choice import WITHOUT_SCRIPT
 from .declarations import Declarations, rule
-from .escape import css_comment, css_string, css_url, html_attribute, html_text
+from .escape import css_comment, html_attribute, html_text
 from .html import page_body
 from .layers import file_property, moving_css, plays
+from .letters import font_css
 from .names import named
 from .pictures import Emission
 from .rules import Rules, difference, over_rules, page_rules, rules_text, shares
@@ -186,36 +187,10 @@ COMMON: Rules = {
 }
 
 
-def faces_of(page: Page, fonts: FontBook) -> Iterator[tuple[Family, tuple[Face, ...]]]:
-    """The families that a page uses with their faces; slanted ones only where something is slanted."""
-    used = {block.lettering.font for block in page.blocks()}
-    slanted = {block.lettering.font for block in page.blocks() if block.lettering.italic}
-    for family in fonts.families:
-        if family.name in used:
-            yield family, family.files if family.name in slanted else family.faces
-
-
-def font_css(page: Page, fonts: FontBook, urls: Urls) -> str:
-    """The @font-face rules of the families a page uses."""
-    text = ""
-    for family, faces in faces_of(page, fonts):
-        weight = f"{family.least_weight} {family.most_weight}" if family.variable else str(family.least_weight)
-        for face in faces:
-            declarations: Declarations = [
-                ("font-family", css_string(family.name)),
-                ("font-weight", weight),
-                *([("font-style", "italic")] if face in family.italics else []),
-                ("font-display", "swap"),
-                ("src", f'{css_url(urls.font(face.id))} format("woff2")'),
-                ("unicode-range", face.unicode_range),
-            ]
-            text += rule("@font-face", declarations)
-    return text
-
-
 def emit_page(site: Site, page: Page, fonts: FontBook, urls: Urls, groups: Sequence[Group] = ()) -> EmittedPage:
     """A page's HTML and CSS. Everything the owner has written is escaped. Bands of `groups` are chosen among where the
     page is looked at."""
+    fonts = fonts.of(site)
     emission = Emission(site, page, fonts, urls)
     base = page_rules(site, page, fonts)
     css = RESET + rules_text(COMMON) + rules_text(base) + _rows(page)

@@ -1,7 +1,7 @@
 """Pictures behind words as picture elements (HTML, section 4.8.1), where a host wants those."""
 
 from ..document import Area, Page, Site
-from ..resolve.fonts import FontBook
+from ..resolve.book import FontBook
 from .escape import html_attribute
 from .pictures import Emission, Served
 from .urls import Urls

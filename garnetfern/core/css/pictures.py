@@ -5,8 +5,8 @@ from copy import copy
 from dataclasses import dataclass
 
 from ..document import Area, Asset, Block, ImageLayer, Page, Site, VideoLayer, ever_visible
+from ..resolve.book import FontBook
 from ..resolve.film import PHONE_BELOW, Cut, cut_of
-from ..resolve.fonts import FontBook
 from ..resolve.image import choose_rendition
 from ..resolve.page import Windows
 from ..resolve.picture import picture_crop, picture_size

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from ..document import Area, Band, Block, Page, Site
-from ..resolve.fonts import FontBook
+from ..resolve.book import FontBook
 from .declarations import Declarations, rule
 from .layers import Background, Ruling, layer_backgrounds
 from .pictures import Emission

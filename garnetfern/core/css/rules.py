@@ -5,7 +5,7 @@ Emitting compares the rules of each screen with those of the page without except
 
 from ..colour.notation import parse_colour
 from ..document import Area, Backdrop, Band, Block, Column, Join, Layer, Page, Plate, Site, ever_visible
-from ..resolve.fonts import FontBook
+from ..resolve.book import FontBook
 from .blocks import BlockContext, block_declarations
 from .declarations import Declarations, number, rule
 from .layers import layer_declarations, part_declarations
@@ -157,6 +157,7 @@ def over_rules(site: Site, page: Page) -> tuple[Rules, Rules]:
 
 def page_rules(site: Site, page: Page, fonts: FontBook) -> Rules:
     """All rules of a page without exceptions, but for picture files and what every page shares."""
+    fonts = fonts.of(site)
     own: Declarations = []
     if page.backdrop.base:
         own.append(("background-color", page.backdrop.base))

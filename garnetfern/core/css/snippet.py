@@ -12,7 +12,7 @@ from dataclasses import dataclass
 import tinycss2
 
 from ..document import Band, Page, Site
-from ..resolve.fonts import FontBook
+from ..resolve.book import FontBook
 from .page import RESET, emit_page
 from .urls import Urls
 

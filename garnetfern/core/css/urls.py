@@ -47,7 +47,7 @@ FILM_KINDS = {"av1": 'video/mp4; codecs="av01.0.08M.08"', "h264": 'video/mp4; co
 @dataclass(frozen=True)
 class Urls:
     """Prefixes before the names of pictures, fonts and films, ending in a slash; the films that there are files of,
-    each file by its codec and the hash of its content; the hashes of font files that are called by them as well."""
+    each file by its codec and the hash of its content; what font files are called, where it is not as their faces."""
 
     pictures: str = "pictures/"
     fonts: str = "fonts/"
@@ -71,7 +71,6 @@ class Urls:
             for codec, hash_ in self.coded.get(cut, ())
         )
 
-    def font(self, file: str) -> str:
-        """The address of a font file."""
-        stem, _, ending = file.rpartition(".")
-        return self.fonts + (f"{stem}-{self.lettered[file]}.{ending}" if file in self.lettered else file)
+    def font(self, face: str) -> str:
+        """The address of the file of a face, by its id."""
+        return self.fonts + self.lettered.get(face, face)

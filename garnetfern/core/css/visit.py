@@ -3,8 +3,8 @@
 from collections.abc import Iterator
 
 from ..document import Block, Page, Screen, Site, page_on
+from ..resolve.book import FontBook
 from ..resolve.film import PHONE_BELOW
-from ..resolve.fonts import FontBook
 from ..resolve.serving import serving_range
 from .pictures import Emission, Served
 from .urls import Urls
@@ -28,9 +28,10 @@ def _letters(block: Block) -> Iterator[str]:
 
 def _fonts(blocks: list[Block], fonts: FontBook, urls: Urls) -> Iterator[str]:
     for block in blocks:
-        family = fonts.family(block.lettering.font)
+        lettering = block.lettering
+        family = fonts.family(lettering.font)
         for letter in _letters(block) if block.lettered else ():
-            face = family.face_for(ord(letter), block.lettering.italic)
+            face = family.face_for(ord(letter), family.weight(lettering.weight, lettering.italic), lettering.italic)
             if face is not None:
                 yield urls.font(face.id)
 
@@ -73,5 +74,5 @@ def fetched(site: Site, page: Page, fonts: FontBook, urls: Urls, screen: Screen)
             if served is not None:
                 rendition = served.twice if density(screen) == 2 else served.once
                 found.append(urls.files(site.asset(block.asset or ""), rendition)[0].address)
-    found += _fonts(blocks, fonts, urls)
+    found += _fonts(blocks, fonts.of(site), urls)
     return list(dict.fromkeys(found))

@@ -5,6 +5,7 @@ from .backdrop import Backdrop, Over, OverChange
 from .block import Align, Block, KindOfBlock, Lettering, MenuItem, Outline, TextShadow
 from .blocks import BLOCK_KINDS, BlockKind
 from .entrance import Entrance
+from .fonts import Axis, FontFile, Instance
 from .footage import Footage
 from .gradient import Gradient, Stop
 from .ids import Ids, ids_of, renamed
@@ -46,6 +47,7 @@ __all__ = [
     "Align",
     "Area",
     "Asset",
+    "Axis",
     "Backdrop",
     "Band",
     "BlendMode",
@@ -58,6 +60,7 @@ __all__ = [
     "Entrance",
     "Filter",
     "Fit",
+    "FontFile",
     "Footage",
     "Gradient",
     "GradientLayer",
@@ -65,6 +68,7 @@ __all__ = [
     "Ids",
     "ImageException",
     "ImageLayer",
+    "Instance",
     "Join",
     "KindOfBlock",
     "Layer",

@@ -3,12 +3,13 @@
 import re
 from typing import TYPE_CHECKING, Annotated, Literal
 
-from pydantic import AfterValidator, Field, model_validator
+from pydantic import AfterValidator, Field, field_validator, model_validator
 
 from .backdrop import Backdrop
 from .base import Colour, Identifier, Model, Wording
 from .blocks import BLOCK_KINDS, BlockKind
 from .entrance import Entrance
+from .fonts import Tag
 from .length import FixedSizeText, FixedText, SizeText
 from .plate import Plate
 
@@ -57,7 +58,8 @@ class Lettering(Model):
     """
 
     font: str = Field("Hanken Grotesk", max_length=60)
-    weight: int = Field(400, ge=100, le=900)
+    weight: int = Field(400, ge=1, le=1000)
+    axes: dict[Tag, float] = Field({}, max_length=32, description="other axes of a variable font, by their tags")
     size: SizeText = "17px"
     line: float = Field(1.5, ge=0.6, le=4)
     colour: Colour = "#20302a"
@@ -69,6 +71,18 @@ class Lettering(Model):
     hollow: bool = False
     shadow: TextShadow | None = None
     over: Colour | None = None
+
+    @field_validator("axes")
+    @classmethod
+    def _in_order(cls, axes: dict[str, float]) -> dict[str, float]:
+        if "wght" in axes:
+            raise ValueError("The weight is said by `weight`, not among the axes.")
+        return dict(sorted(axes.items()))
+
+    @property
+    def variation(self) -> tuple[tuple[str, float], ...]:
+        """Its axes in the order of their tags."""
+        return tuple(self.axes.items())
 
     @model_validator(mode="after")
     def _hollow_with_a_line(self) -> "Lettering":

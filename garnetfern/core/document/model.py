@@ -10,6 +10,7 @@ from .assets import Asset, Budget, Fit, Slot
 from .backdrop import Backdrop
 from .base import Colour, Identifier, Model, Name
 from .block import Align, Block
+from .fonts import FontFile
 from .gradient import Gradient
 from .length import SizeText
 from .placing import Placed
@@ -256,6 +257,7 @@ class Site(Model):
     palette: tuple[Colour, ...] = Field((), max_length=24)
     screens: tuple[Screen, ...] = Field(min_length=1, max_length=12)
     assets: tuple[Asset, ...] = Field((), max_length=2000)
+    fonts: tuple[FontFile, ...] = Field((), max_length=120, description="the owner's own, beside those that ship")
     slots: tuple[Slot, ...] = Field((), max_length=60)
     fits: tuple[Fit, ...] = Field((), max_length=2000)
     budget: Budget = Budget()

@@ -143,6 +143,7 @@ def _placing_problems(site: Site) -> Iterator[Problem]:
 
 def problems_of(site: Site, fonts: Collection[str] | None = None) -> Iterator[Problem]:
     """Every broken rule. `fonts` are the families that ship; None leaves them unchecked."""
+    known = None if fonts is None else {*fonts, *(file.family for file in site.fonts)}
     yield from bound_problems(site)
     yield from address_problems(site)
     yield from share_problems(site)
@@ -150,6 +151,7 @@ def problems_of(site: Site, fonts: Collection[str] | None = None) -> Iterator[Pr
     yield from range_problems(site.screens)
     yield from _repeated([(s.id, f"$.screens[{n}].id") for n, s in enumerate(site.screens)])
     yield from _repeated([(a.id, f"$.assets[{n}].id") for n, a in enumerate(site.assets)])
+    yield from _repeated([(f.id, f"$.fonts[{n}].id") for n, f in enumerate(site.fonts)])
     yield from _repeated([(s.id, f"$.slots[{n}].id") for n, s in enumerate(site.slots)])
     yield from _repeated([(p.id, f"$.pages[{n}].id") for n, p in enumerate(site.pages)])
     yield from _repeated([(p.slug, f"$.pages[{n}].slug") for n, p in enumerate(site.pages)])
@@ -163,4 +165,4 @@ def problems_of(site: Site, fonts: Collection[str] | None = None) -> Iterator[Pr
         yield from _layer_problems(site, _backdrops(page, path))
         yield from _join_problems(page, path)
         for m, band in enumerate(page.bands):
-            yield from _block_problems(site, band, f"{path}.bands[{m}]", fonts)
+            yield from _block_problems(site, band, f"{path}.bands[{m}]", known)

@@ -4,6 +4,7 @@ import ctypes
 import io
 import math
 import threading
+from collections import OrderedDict
 from dataclasses import dataclass
 
 import freetype
@@ -11,13 +12,16 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..cache import Cache
-from ..resolve.fonts import FontBook, used_size
-from ..resolve.records import BlockRecord, Line
+from ..resolve.book import FontBook
+from ..resolve.fonts import Axes
+from ..resolve.records import Line
 
 MITER_JOIN = 3
 """FT_STROKER_LINEJOIN_MITER_FIXED, which the binding has no name for: beyond the limit corners are cut off."""
 MITER = 4 << 16
 """The miter limit of lines along letters, in 16.16."""
+FACES = 96
+"""So many faces, each at one setting of its axes, are kept open."""
 SUBPIXELS = 4
 """Letters are placed in quarters of a px across."""
 
@@ -43,43 +47,46 @@ class Glyphs:
 
     def __init__(self, fonts: FontBook, cache: Cache | None = None) -> None:
         self._fonts, self._cache = fonts, cache or Cache()
-        self._faces: dict[tuple[str, int], freetype.Face] = {}
+        self._faces: OrderedDict[tuple[str, Axes], freetype.Face] = OrderedDict()
         self._lock = threading.Lock()
 
-    def _face(self, face_id: str, weight: int) -> freetype.Face:
-        key = (face_id, weight)
+    def _face(self, face_id: str, axes: Axes) -> freetype.Face:
+        key = (face_id, axes)
         if key not in self._faces:
             face = freetype.Face(io.BytesIO(self._fonts.face(face_id).data))
-            if self._fonts.family_of(face_id).variable:
-                face.set_var_design_coords((weight,))
+            if axes:
+                face.set_var_design_coords(axes)
             self._faces[key] = face
+            while len(self._faces) > FACES:
+                self._faces.popitem(last=False)
+        self._faces.move_to_end(key)
         return self._faces[key]
 
-    def mask(self, face_id: str, weight: int, size: float, glyph: int, fraction: int) -> Mask:
+    def mask(self, face_id: str, axes: Axes, size: float, glyph: int, fraction: int) -> Mask:
         """A glyph at a size, so many quarters of a px to the right of its pixel."""
-        how = (face_id, weight, size, glyph, fraction)
+        how = (face_id, axes, size, glyph, fraction)
         return self._cache.get("mask", how, lambda: self._mask(*how))
 
-    def line_mask(self, face_id: str, weight: int, size: float, glyph: int, fraction: int, width: float) -> Mask:
+    def line_mask(self, face_id: str, axes: Axes, size: float, glyph: int, fraction: int, width: float) -> Mask:
         """The line along a glyph's outline, `width` px wide in all."""
-        how = (face_id, weight, size, glyph, fraction, width)
+        how = (face_id, axes, size, glyph, fraction, width)
         return self._cache.get("line mask", how, lambda: self._line_mask(*how))
 
-    def _mask(self, face_id: str, weight: int, size: float, glyph: int, fraction: int) -> Mask:
+    def _mask(self, face_id: str, axes: Axes, size: float, glyph: int, fraction: int) -> Mask:
         with self._lock:
-            return self._rendered(face_id, weight, size, glyph, fraction)
+            return self._rendered(face_id, axes, size, glyph, fraction)
 
-    def _rendered(self, face_id: str, weight: int, size: float, glyph: int, fraction: int) -> Mask:
-        face = self._face(face_id, weight)
+    def _rendered(self, face_id: str, axes: Axes, size: float, glyph: int, fraction: int) -> Mask:
+        face = self._face(face_id, axes)
         face.set_char_size(int(size * 64), int(size * 64), 72, 72)
         face.load_glyph(glyph, freetype.FT_LOAD_TARGET_LIGHT | freetype.FT_LOAD_NO_BITMAP)
         freetype.FT_Outline_Translate(ctypes.byref(face.glyph.outline._FT_Outline), fraction * 64 // SUBPIXELS, 0)
         face.glyph.render(freetype.FT_RENDER_MODE_NORMAL)
         return _mask_of(face.glyph.bitmap, face.glyph.bitmap_left, face.glyph.bitmap_top)
 
-    def _line_mask(self, face_id: str, weight: int, size: float, glyph: int, fraction: int, width: float) -> Mask:
+    def _line_mask(self, face_id: str, axes: Axes, size: float, glyph: int, fraction: int, width: float) -> Mask:
         with self._lock:
-            face = self._face(face_id, weight)
+            face = self._face(face_id, axes)
             face.set_char_size(int(size * 64), int(size * 64), 72, 72)
             face.load_glyph(glyph, freetype.FT_LOAD_TARGET_LIGHT | freetype.FT_LOAD_NO_BITMAP)
             freetype.FT_Outline_Translate(ctypes.byref(face.glyph.outline._FT_Outline), fraction * 64 // SUBPIXELS, 0)
@@ -90,20 +97,18 @@ class Glyphs:
             drawn = outline.to_bitmap(freetype.FT_RENDER_MODE_NORMAL, freetype.Vector(0, 0), True)
             return _mask_of(drawn.bitmap, drawn.left, drawn.top)
 
-    def letters(self, block: BlockRecord, line: Line, stroke: float | None = None) -> list[tuple[int, int, int, Mask]]:
+    def letters(self, line: Line, stroke: float | None = None) -> list[tuple[int, int, int, Mask]]:
         """The glyphs of a line: index of the character in the line's text, left, top (px of the page), mask.
 
         With `stroke` the masks are of the line along the letters, that many px wide.
         """
-        family = self._fonts.family(block.family)
-        size = used_size(block.size)
         found = []
         for run in line.runs:
             for glyph, x, y, cluster in zip(run.glyphs, run.x, run.y, run.clusters, strict=True):
                 pen = line.x + x
                 quarters = math.floor(pen * SUBPIXELS + 0.5)
                 left, fraction = divmod(quarters, SUBPIXELS)
-                which = (run.face, family.weight(block.weight), size, glyph, fraction)
+                which = (run.face, run.axes, run.size, glyph, fraction)
                 mask = self.mask(*which) if stroke is None else self.line_mask(*which, stroke)
                 if mask.coverage.size:
                     found.append((cluster, left + mask.left, round(line.baseline - y) + mask.top, mask))

@@ -18,7 +18,7 @@ def _cover(block: BlockRecord, region: Region, glyphs: Glyphs, stroke: float | N
     """How much of each pixel of a region the letters of a block cover, 0..1; with `stroke` the line along them."""
     found = np.zeros((region[3], region[2]), dtype=np.float32)
     for line in block.lines:
-        for _, left, top, mask in glyphs.letters(block, line, stroke):
+        for _, left, top, mask in glyphs.letters(line, stroke):
             height, width = mask.coverage.shape
             common = Box(left, top, width, height).cut(Box(*region))
             if common is None:

@@ -11,8 +11,8 @@ from ..draw.glyphs import Glyphs, Mask
 from ..draw.paint import blank, paint_area
 from ..draw.sample import PictureSource, Region, Sampler
 from ..draw.words import paint_around
+from ..resolve.book import FontBook
 from ..resolve.box import Box
-from ..resolve.fonts import FontBook
 from ..resolve.lengths import Viewport
 from ..resolve.met import Met
 from ..resolve.moment import Moment
@@ -75,7 +75,7 @@ class Reader:
         hollow = block.stroke.width if block.stroke is not None and block.stroke.hollow else None
         placed: list[PlacedLetter] = []
         for number, line in enumerate(block.lines):
-            for cluster, left, top, mask in self.glyphs.letters(block, line, hollow):
+            for cluster, left, top, mask in self.glyphs.letters(line, hollow):
                 dx, dy, ring = self._ring(mask, radius)
                 x, y = left - mask.left + dx, top - mask.top + dy
                 placed.append(PlacedLetter(line.start + cluster, number, x, y, ring))  # type: ignore[arg-type]

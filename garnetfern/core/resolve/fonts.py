@@ -1,4 +1,5 @@
-"""Font files for shaping: families, their faces by unicode-range (CSS Fonts 4, section 4.5), and their metrics."""
+"""Font files for shaping: faces and families, by unicode-range and weight (CSS Fonts 4, sections 4.5 and 5.2), and
+their metrics. Which families there are is said by the `book`."""
 
 import io
 import math
@@ -9,8 +10,6 @@ from functools import cached_property, lru_cache
 import numpy as np
 import uharfbuzz as hb
 from fontTools.ttLib import TTFont
-
-from ..cache import Cache
 
 GENERIC = {"sans-serif": "sans-serif", "serif": "serif", "handwriting": "cursive", "display": "sans-serif"}
 
@@ -36,14 +35,26 @@ def used_size(size: float) -> float:
     return math.floor(math.floor(single * 100) / 100 * 64 + 1e-9) / 64
 
 
+Axes = tuple[float, ...]
+"""Where a variable font is set: a value for each of its axes, in the order of its `fvar` table."""
+
+Variation = tuple[tuple[str, float], ...]
+"""Axes that are set to something else than what weight and size say, by their tags (`font-variation-settings`)."""
+
+ANY = ((0, 0x10FFFF),)
+"""All code points."""
+
+
 @dataclass(frozen=True, eq=False)
 class Face:
-    """One font file. `ranges` are the code points it serves, as first and last."""
+    """One font file. `ranges` are the code points it serves, each as first and last; `weights` are the least and the
+    greatest that it can be set to."""
 
     id: str
     load: Callable[[], bytes] = field(repr=False)
-    unicode_range: str
-    ranges: tuple[tuple[int, int], ...] = field(repr=False)
+    weights: tuple[int, int]
+    unicode_range: str = ""
+    ranges: tuple[tuple[int, int], ...] = field(default=ANY, repr=False)
 
     @cached_property
     def data(self) -> bytes:
@@ -63,28 +74,64 @@ class Face:
         """Whether its unicode-range holds the code point and it has a glyph for it."""
         return any(first <= code <= last for first, last in self.ranges) and code in self.characters
 
-    @lru_cache(maxsize=256)  # noqa: B019  (faces live as long as the process)
-    def sized(self, size: float, weight: int, variable: bool) -> "hb.Font":
+    def axes(self, weight: int, size: float, variation: Variation = ()) -> Axes:
+        """Where its axes are set at a weight and a size, px, as the browser sets them: `wght` by the weight, `opsz` by
+        the size (CSS Fonts 4, section 7.12), `wdth` to what is normal, others as they are by themselves."""
+        said = {"wght": float(weight), "opsz": size, "wdth": 100.0, "slnt": 0.0, "ital": 0.0, **dict(variation)}
+        infos = self._hb_face.axis_infos
+        return tuple(min(max(said.get(i.tag, i.default_value), i.min_value), i.max_value) for i in infos)
+
+    def sized(self, size: float, axes: Axes) -> "hb.Font":
         """A shaping font whose units are 1/65536 px at this size."""
-        font = hb.Font(self._hb_face)
-        if variable:
-            font.set_variations({"wght": weight})
-        font.scale = (round(size * 65536), round(size * 65536))
-        return font
+        return _sized(self, size, axes)
+
+    def set_to(self, axes: Axes) -> dict[str, float]:
+        """The same axes by their tags."""
+        return {info.tag: value for info, value in zip(self._hb_face.axis_infos, axes, strict=True)}
+
+    def extents(self, size: float, axes: Axes) -> tuple[float, float]:
+        """Ascent and descent at a size, px."""
+        found = self.sized(size, axes).get_font_extents("ltr")
+        return found.ascender / 65536, -found.descender / 65536
+
+
+@lru_cache(maxsize=512)
+def _sized(face: Face, size: float, axes: Axes) -> "hb.Font":
+    font = hb.Font(face._hb_face)
+    if axes:
+        font.set_variations(face.set_to(axes))
+    font.scale = (round(size * 65536), round(size * 65536))
+    return font
+
+
+def nearest(wanted: int, there: tuple[tuple[int, int], ...]) -> int:
+    """The weight that is shown of those that there are, each as least and most (CSS Fonts 4, section 5.2)."""
+    if any(least <= wanted <= most for least, most in there):
+        return wanted
+    above = sorted(least for least, _ in there if least > wanted)
+    below = sorted((most for _, most in there if most < wanted), reverse=True)
+    if 400 <= wanted <= 500:
+        middle = [weight for weight in above if weight <= 500]
+        return (middle + below + above)[0]
+    return (below + above if wanted < 400 else above + below)[0]
 
 
 @dataclass(frozen=True, eq=False)
 class Family:
-    """A family: its faces, most special first, the weights it has, and its italic faces, if it has any."""
+    """A family: its faces, most special first, and its italic ones, if it has any.
+
+    `own`: the owner brought it along. `measured`: the family whose lines these letters keep while they stand in for it,
+    `adjusted` times as large.
+    """
 
     name: str
     category: str
     character: str
-    least_weight: int
-    most_weight: int
-    variable: bool
     faces: tuple[Face, ...]
     italics: tuple[Face, ...] = ()
+    own: bool = False
+    measured: "Family | None" = None
+    adjusted: float = 1.0
 
     @property
     def files(self) -> tuple[Face, ...]:
@@ -93,59 +140,49 @@ class Family:
 
     @property
     def stack(self) -> str:
-        """Its font-family value, with a generic family behind it."""
-        return f'"{self.name}", {GENERIC[self.category]}'
+        """Its font-family value: what stands in for it, and a generic family, behind it."""
+        return f'"{self.name}", "{self.stand_in}", {GENERIC[self.category]}'
 
-    def weight(self, wanted: int) -> int:
+    @property
+    def stand_in(self) -> str:
+        """The name of what stands in for it while it has not come."""
+        return f"{self.name} stand-in"
+
+    def _of(self, italic: bool) -> tuple[Face, ...]:
+        return self.italics if italic and self.italics else self.faces
+
+    def weights(self, italic: bool = False) -> tuple[tuple[int, int], ...]:
+        """The weights it has, each as least and most."""
+        return tuple(dict.fromkeys(face.weights for face in self._of(italic)))
+
+    @property
+    def least_weight(self) -> int:
+        """The lightest that it has."""
+        return min(least for least, _ in self.weights())
+
+    @property
+    def most_weight(self) -> int:
+        """The heaviest that it has."""
+        return max(most for _, most in self.weights())
+
+    def weight(self, wanted: int, italic: bool = False) -> int:
         """The weight it shows when `wanted` is asked for."""
-        return min(max(wanted, self.least_weight), self.most_weight)
+        return nearest(wanted, self.weights(italic))
 
-    def thickened(self, wanted: int) -> bool:
-        """Whether the browser would fake this weight by thickening the letters."""
-        return wanted >= 600 and self.most_weight < 600
+    def face_for(self, code: int, weight: int, italic: bool = False) -> Face | None:
+        """The face that shows a code point at a weight it has, or None when the family has no glyph for it."""
+        faces = (face for face in reversed(self._of(italic)) if face.weights[0] <= weight <= face.weights[1])
+        return next((face for face in faces if face.serves(code)), None)
 
-    def face_for(self, code: int, italic: bool = False) -> Face | None:
-        """The face that shows a code point, or None when the family has no glyph for it."""
-        faces = self.italics if italic and self.italics else self.faces
-        return next((face for face in reversed(faces) if face.serves(code)), None)
+    def first_face(self, weight: int, italic: bool = False) -> Face:
+        """The face whose metrics lines go by (CSS Fonts 4, section 2.2: the first available font)."""
+        faces = self._of(italic)
+        return next((f for f in reversed(faces) if f.weights[0] <= weight <= f.weights[1]), faces[-1])
 
-    def ascent_descent(self, size: float) -> tuple[int, int]:
+    def ascent_descent(self, size: float, weight: int, italic: bool = False) -> tuple[int, int]:
         """Ascent and descent in px, each rounded as the browser rounds them."""
-        extents = self.faces[-1].sized(used_size(size), self.least_weight, self.variable).get_font_extents("ltr")
-        return math.floor(extents.ascender / 65536 + 0.5), math.floor(-extents.descender / 65536 + 0.5)
-
-
-LAID = 320
-
-
-@dataclass(frozen=True, eq=False)
-class FontBook:
-    """All families by name."""
-
-    families: tuple[Family, ...]
-
-    @cached_property
-    def by_name(self) -> dict[str, Family]:
-        """Family by its name."""
-        return {family.name: family for family in self.families}
-
-    @cached_property
-    def laid(self) -> Cache:
-        """Bands that were laid out with these fonts, counted: they are many small records, slow to weigh."""
-        return Cache(LAID, lambda _: 1)
-
-    def names(self) -> frozenset[str]:
-        """The names of all families."""
-        return frozenset(self.by_name)
-
-    def face(self, face_id: str) -> Face:
-        """The face of this id."""
-        return next(face for family in self.families for face in family.files if face.id == face_id)
-
-    def family(self, name: str) -> Family:
-        """The family of this name; the document guarantees that it is there."""
-        return self.by_name[name]
-
-    def family_of(self, face_id: str) -> Family:
-        """The family a face belongs to."""
-        return next(family for family in self.families if any(face.id == face_id for face in family.files))
+        if self.measured is not None:
+            return self.measured.ascent_descent(size, self.measured.weight(weight, italic), italic)
+        face, used = self.first_face(weight, italic), used_size(size)
+        ascent, descent = face.extents(used, face.axes(weight, used))
+        return math.floor(ascent + 0.5), math.floor(descent + 0.5)

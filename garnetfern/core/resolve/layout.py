@@ -6,8 +6,8 @@ from typing import Any
 from ..colour.notation import parse_colour
 from ..document import Band, Block, Column, Page, Site, page_on, screen_for
 from .blocks import BlockPlace, WordRoom, height_of, natural_width, set_words, shown_wording
+from .book import FontBook
 from .box import Box
-from .fonts import FontBook
 from .lengths import Scale, Viewport, layout_unit
 from .lettering import doubts_of, plate_spaces, setting_of, shadow_of, stroke_of
 from .picture import picture_size
@@ -28,12 +28,12 @@ def is_stacked(band: Band, viewport: Viewport) -> bool:
 class _Setter:
     """Sets the blocks of one band."""
 
-    def __init__(self, site: Site, band: Band, viewport: Viewport, fonts: FontBook) -> None:
-        self.site, self.band, self.viewport, self.fonts = site, band, viewport, fonts
+    def __init__(self, site: Site, band: Band, viewport: Viewport, fonts: FontBook, plain: bool) -> None:
+        self.site, self.band, self.viewport, self.fonts, self.plain = site, band, viewport, fonts, plain
         self.pictures: Pictures = []
 
     def _words(self, block: Block, room: float, x: float, y: float) -> BlockRecord:
-        set_ = setting_of(block, self.fonts, self.viewport)
+        set_ = setting_of(block, self.fonts, self.viewport, self.plain)
         size, family, lettering = set_.size, set_.family, block.lettering
         align = lettering.align or self.band.content.align
         beside, above, _, _ = plate_spaces(block, self.viewport, size, room)
@@ -139,7 +139,7 @@ def least_height(band: Band, viewport: Viewport, width: float) -> float:
 
 
 def lay_out_band(
-    site: Site, band: Band, start: float, left: float, width: float, viewport: Viewport, fonts: FontBook
+    site: Site, band: Band, start: float, left: float, width: float, viewport: Viewport, fonts: FontBook, plain: bool
 ) -> BandRecord:
     """A band's boxes, columns and blocks from `start` on. It must be free of exceptions (`page_on`)."""
     space = layout_unit(Scale(viewport).px(band.space))
@@ -149,7 +149,7 @@ def lay_out_band(
     room = max(0.0, width - 2 * inline)
     inner = min(room, layout_unit(Scale(viewport, base=room).px(band.content.width)))
     x = left + inline + layout_unit((room - inner) / 2)
-    setter = _Setter(site, band, viewport, fonts)
+    setter = _Setter(site, band, viewport, fonts, plain)
     columns, blocks, content = setter.columns(x, inner)
     height = max(least_height(band, viewport, width), content + 2 * block)
     free = height - 2 * block - content
@@ -186,29 +186,32 @@ _UNPAINTED: Any = {
 """What of a page does not move its boxes: changes of it are what people make most, while they look."""
 
 
-def _bands(site: Site, shown: Page, viewport: Viewport, fonts: FontBook) -> tuple[BandRecord, ...]:
+def _bands(site: Site, shown: Page, viewport: Viewport, fonts: FontBook, plain: bool) -> tuple[BandRecord, ...]:
     """The bands of a page that is free of exceptions, one under the other; kept by all that moves their boxes."""
     pictures = tuple(picture_size(site, b) for b in shown.blocks() if b.assets())
-    key = (shown.model_dump_json(exclude=_UNPAINTED), site.language, pictures, viewport)
-    return fonts.laid.get("bands", key, lambda: _laid_out(site, shown, viewport, fonts))
+    key = (shown.model_dump_json(exclude=_UNPAINTED), site.language, pictures, viewport, plain)
+    return fonts.laid.get("bands", key, lambda: _laid_out(site, shown, viewport, fonts, plain))
 
 
-def _laid_out(site: Site, shown: Page, viewport: Viewport, fonts: FontBook) -> tuple[BandRecord, ...]:
+def _laid_out(site: Site, shown: Page, viewport: Viewport, fonts: FontBook, plain: bool) -> tuple[BandRecord, ...]:
     width = page_width(shown, viewport)
     left = layout_unit((viewport.width - width) / 2)
     bands: list[BandRecord] = []
     top = 0.0
     for band in shown.bands:
         if band.visible:
-            bands.append(lay_out_band(site, band, top, left, width, viewport, fonts))
+            bands.append(lay_out_band(site, band, top, left, width, viewport, fonts, plain))
             top = bands[-1].outer.bottom
     return tuple(bands)
 
 
-def lay_out_page(site: Site, page: Page, viewport: Viewport, fonts: FontBook) -> tuple[Page, PageRecord]:
-    """The page as it is on the screen that stands for this viewport, and its boxes, without any backdrop."""
+def lay_out_page(
+    site: Site, page: Page, viewport: Viewport, fonts: FontBook, plain: bool = False
+) -> tuple[Page, PageRecord]:
+    """The page as it is on the screen that stands for this viewport, and its boxes, without any backdrop. `plain`: the
+    files of fonts have not come."""
     shown = page_on(page, screen_for(site.screens, viewport.width).id)
-    bands = _bands(site, shown, viewport, fonts)
+    bands = _bands(site, shown, viewport, fonts.of(site), plain)
     height = max(bands[-1].outer.bottom if bands else 0.0, viewport.height)
     base = parse_colour(shown.backdrop.base) if shown.backdrop.base else WHITE
     return shown, PageRecord(page.id, viewport.width, height, base, bands)

@@ -2,7 +2,7 @@
 
 from ..colour.notation import parse_colour
 from ..document import Block, Lettering
-from .fonts import FontBook
+from .book import FontBook
 from .lengths import Scale, Viewport, layout_unit
 from .records import ShadowRecord, Stroke
 from .shape import Setting
@@ -16,13 +16,17 @@ def capitalised(text: str, lettering: Lettering) -> str:
     return text.upper() if lettering.capitals else text
 
 
-def setting_of(block: Block, fonts: FontBook, viewport: Viewport) -> Setting:
-    """What a block's letters are shaped with."""
+def setting_of(block: Block, fonts: FontBook, viewport: Viewport, stand_in: bool = False) -> Setting:
+    """What a block's letters are shaped with; `stand_in`: while the files of its font have not come."""
     lettering = block.lettering
     size = Scale(viewport).px(lettering.size)
     family = fonts.family(lettering.font)
     spacing = Scale(viewport, size).px(lettering.spacing)
-    return Setting(family, family.weight(lettering.weight), size, spacing, lettering.italic and bool(family.italics))
+    italic = lettering.italic and bool(family.italics)
+    if stand_in:
+        found = fonts.standing_in(family.name, lettering.weight, italic, lettering.variation)
+        return Setting(found.family, found.weight, size, spacing, found.italic)
+    return Setting(family, family.weight(lettering.weight, italic), size, spacing, italic, lettering.variation)
 
 
 def plate_spaces(block: Block, viewport: Viewport, size: float, room: float) -> tuple[float, float, float, float]:

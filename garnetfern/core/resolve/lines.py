@@ -76,7 +76,7 @@ def set_lines(
     if not wording:
         return (), ""
     height = layout_unit(line_height)
-    ascent, descent = setting.family.ascent_descent(setting.size)
+    ascent, descent = setting.ascent_descent
     baseline = math.floor((height - (ascent + descent)) / 2) + ascent
     lines: list[Line] = []
     missing = ""

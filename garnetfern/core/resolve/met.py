@@ -1,7 +1,7 @@
 """One page as it is met at many moments: what two of them share is resolved once."""
 
 from ..document import Page, Site
-from .fonts import FontBook
+from .book import FontBook
 from .moment import Moment
 from .page import Windows, resolve_page
 from .records import PageRecord
@@ -18,6 +18,8 @@ def depends_on(page: Page) -> frozenset[str]:
             found.add("pointed")
         found.update(*(layer.depends_on() for layer in area.backdrop.layers))
     for block in page.blocks():
+        if block.lettered:
+            found.add("plain")
         if block.lettering.over is not None:
             found.add("pointed")
         if block.assets():

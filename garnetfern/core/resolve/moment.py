@@ -14,8 +14,8 @@ class Moment:
 
     `pointed`: how far the change under the pointer has come, 0..1. `scroll`: the share of its way that the page is
     scrolled, 0..1. `enlarged`: letters are that many times as large. `less_motion`: the visitor asks that nothing move.
-    `missing`: the pictures are not there. `time`: seconds since the page was shown; None: at rest, what moves
-    by itself at its beginning. `phases`: the own time of a
+    `missing`: the pictures are not there. `plain`: the files of fonts are not, and others stand in for them. `time`:
+    seconds since the page was shown; None: at rest, what moves by itself at its beginning. `phases`: the own time of a
     moving layer, s by the layer's id, where it is another than the page's.
     """
 
@@ -25,6 +25,7 @@ class Moment:
     enlarged: float = 1.0
     less_motion: bool = False
     missing: bool = False
+    plain: bool = False
     time: float | None = None
     phases: tuple[tuple[str, float], ...] = ()
 

@@ -4,9 +4,9 @@ from dataclasses import replace
 
 from ..colour.notation import parse_colour
 from ..document import Asset, Backdrop, Block, Column, ImageLayer, Join, Page, Site
+from .book import FontBook
 from .box import Box
 from .entrance import AT_REST, arrivals, arriving_band
-from .fonts import FontBook
 from .image import Room, choose_rendition, layer_room, shown_width
 from .layers import LayerPlace, resolve_layer
 from .layout import lay_out_page
@@ -18,7 +18,7 @@ from .records import AreaRecord, BandRecord, PageRecord
 from .serving import ServingRange, serving_range
 from .sheets import ColourSheet, ImageSheet, Rendition, Sheet
 
-LAYING = ("pointed", "enlarged")
+LAYING = ("pointed", "enlarged", "plain")
 """The members of a moment that the document answers to: what is said and laid out differs with them."""
 
 
@@ -79,7 +79,7 @@ class Windows:
     range, for how wide its pictures are drawn there."""
 
     def __init__(self, site: Site, page: Page, fonts: FontBook) -> None:
-        self.site, self.page, self.fonts = site, page, fonts
+        self.site, self.page, self.fonts = site, page, fonts.of(site)
         self._laid: dict[int, tuple[Page, PageRecord, dict[str, Box]]] = {}
         self._met: dict[Moment, tuple[Page, PageRecord]] = {}
 
@@ -87,7 +87,8 @@ class Windows:
         """The page as it is at a moment, and its layout."""
         counted = moment.of(LAYING)
         if counted not in self._met:
-            self._met[counted] = lay_out_page(self.site, counted.page(self.page), moment.viewport, self.fonts)
+            page = counted.page(self.page)
+            self._met[counted] = lay_out_page(self.site, page, moment.viewport, self.fonts, counted.plain)
         return self._met[counted]
 
     def laid_out(self, span: ServingRange) -> tuple[Page, PageRecord, dict[str, Box]]:

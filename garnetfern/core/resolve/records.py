@@ -15,9 +15,12 @@ EVERYTHING = Box(0, 0, math.inf, math.inf)
 
 @dataclass(frozen=True)
 class Run:
-    """Glyphs of one font file: ids, their pen positions from the line's start, and the clusters they show."""
+    """Glyphs of one font file at a size, px, and a setting of its axes: ids, their pen positions from the line's start,
+    and the clusters they show."""
 
     face: str
+    size: float
+    axes: tuple[float, ...]
     glyphs: tuple[int, ...]
     x: tuple[float, ...]
     y: tuple[float, ...]

@@ -6,7 +6,7 @@ from itertools import pairwise
 
 import uharfbuzz as hb
 
-from .fonts import Face, Family, used_size
+from .fonts import Face, Family, Variation, used_size
 from .records import Run
 
 _UNIT = 1 / 65536
@@ -16,18 +16,27 @@ UNJOINED = {"liga": False, "clig": False, "calt": False}
 
 @dataclass(frozen=True)
 class Setting:
-    """A family at a size and weight, ready to shape with; `spacing` is added behind each cluster, px."""
+    """A family at a size and weight, ready to shape with; `spacing` is added behind each cluster, px.
+
+    What stands in for another family is shaped as many times as large as it is adjusted; lines keep their size.
+    """
 
     family: Family
     weight: int
     size: float
     spacing: float = 0.0
     italic: bool = False
+    variation: Variation = ()
 
     @property
     def used(self) -> float:
         """The size that is really shaped with."""
-        return used_size(self.size)
+        return used_size(self.size * self.family.adjusted)
+
+    @property
+    def ascent_descent(self) -> tuple[int, int]:
+        """Ascent and descent of its lines, px."""
+        return self.family.ascent_descent(self.size, self.weight, self.italic)
 
 
 @dataclass(frozen=True)
@@ -43,11 +52,11 @@ class Shaped:
     unsafe: frozenset[int] = frozenset()
 
 
-def _pieces(text: str, family: Family, italic: bool) -> list[tuple[int, str, Face | None]]:
+def _pieces(text: str, setting: Setting) -> list[tuple[int, str, Face | None]]:
     """The text cut where the face changes: start, piece, face."""
     pieces: list[tuple[int, str, Face | None]] = []
     for at, character in enumerate(text):
-        face = family.face_for(ord(character), italic)
+        face = setting.family.face_for(ord(character), setting.weight, setting.italic)
         if pieces and pieces[-1][2] is face:
             start, piece, _ = pieces[-1]
             pieces[-1] = (start, piece + character, face)
@@ -63,7 +72,7 @@ def shape(text: str, setting: Setting) -> Shaped:
     missing = ""
     unsafe = set(range(1, len(text)))
     pen = 0.0
-    for start, piece, face in _pieces(text, setting.family, setting.italic):
+    for start, piece, face in _pieces(text, setting):
         if face is None:
             missing += piece
             unsafe -= set(range(start, start + len(piece)))
@@ -72,7 +81,8 @@ def shape(text: str, setting: Setting) -> Shaped:
         buffer = hb.Buffer()
         buffer.add_str(piece)
         buffer.guess_segment_properties()
-        font = face.sized(setting.used, setting.weight, setting.family.variable)
+        axes = face.axes(setting.weight, setting.used, setting.variation)
+        font = face.sized(setting.used, axes)
         hb.shape(font, buffer, UNJOINED if setting.spacing else None)
         glyphs, xs, ys, clusters = [], [], [], []
         ends = [*(i.cluster for i in buffer.glyph_infos[1:]), None]
@@ -86,7 +96,7 @@ def shape(text: str, setting: Setting) -> Shaped:
             pen += position.x_advance * _UNIT
             if after != info.cluster:
                 pen += setting.spacing
-        runs.append(Run(face.id, tuple(glyphs), tuple(xs), tuple(ys), tuple(clusters)))
+        runs.append(Run(face.id, setting.used, axes, tuple(glyphs), tuple(xs), tuple(ys), tuple(clusters)))
     return Shaped(tuple(runs), pen, missing, frozenset(unsafe))
 
 
@@ -125,7 +135,7 @@ def _part(whole: Shaped, first: int, last: int, pens: tuple[float, ...]) -> Shap
             take = slice(inside[0], inside[-1] + 1)
             xs = tuple(x - pens[first] for x in run.x[take])
             clusters = tuple(c - first for c in run.clusters[take])
-            runs.append(Run(run.face, run.glyphs[take], xs, run.y[take], clusters))
+            runs.append(replace(run, glyphs=run.glyphs[take], x=xs, y=run.y[take], clusters=clusters))
     return Shaped(tuple(runs), pens[last] - pens[first])
 
 

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 
 from ...core.document import Asset, Backdrop, Band, Site, read_site
 from ...core.document.model import Page
-from ...core.resolve.fonts import FontBook
+from ...core.resolve.book import FontBook
 from ...core.stylesheet import BroughtArea
 from ...core.stylesheet.letters import Fonts
 from ...core.stylesheet.matching import Match, match

@@ -13,8 +13,8 @@ from ...core.document import Asset, Footage, Page, Site, VideoLayer
 from ...core.film.coding import CODECS, Codec
 from ...core.placement import handed_out
 from ...core.reading.flashes import Flash
+from ...core.resolve.book import FontBook
 from ...core.resolve.film import Cut
-from ...core.resolve.fonts import FontBook
 from ...sandbox import Room
 from ...store import FittedFile, FittedFiles
 

@@ -8,8 +8,8 @@ from ...core.css.urls import File, Urls, slug_of
 from ...core.document import Asset, Page, Site
 from ...core.picture.budget import KINDS, MEDIA, FileKind, fit_to_budget
 from ...core.placement import handed_out
+from ...core.resolve.book import FontBook
 from ...core.resolve.film import PHONE_BELOW
-from ...core.resolve.fonts import FontBook
 from ...core.resolve.sheets import Rendition
 from ...core.telling import Told, silent
 from ...sandbox import Room

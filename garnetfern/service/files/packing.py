@@ -6,11 +6,10 @@ from dataclasses import dataclass
 from datetime import date
 
 from ...core.css import Urls, bundle_files
-from ...core.css.bundle import letter_files, lettered
+from ...core.css.letters import letter_files, lettered
 from ...core.document import Site
-from ...core.resolve.fonts import FontBook
+from ...core.resolve.book import FontBook
 from ...core.telling import Told, silent
-from ...fonts import font_bytes
 from ...sandbox import Room
 from .archive import zip_of
 from .cuts import cut_file
@@ -61,8 +60,8 @@ class Packing:
             told(name, FOUND + (MADE - FOUND) * share)
 
         urls, picture = self._fitting.sources(site, self._fonts, self._films.coded(site), looking)
-        files = bundle_files(site, self._fonts, picture, font_bytes, urls, making, self._films.data, since)
-        return files, lettered(urls, letter_files(site.pages, self._fonts, font_bytes))
+        files = bundle_files(site, self._fonts, picture, urls, making, self._films.data, since)
+        return files, lettered(site, urls, letter_files(site, site.pages, self._fonts))
 
     def files(self, site: Site, told: Told = silent) -> dict[str, bytes]:
         """The same, and beside them every picture that was put through a slot."""

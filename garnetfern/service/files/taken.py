@@ -7,7 +7,7 @@ from ...core.css.picture_markup import pictures_of
 from ...core.css.snippet import emit_snippet
 from ...core.document import Area, Band, Page, Site
 from ...core.errors import GarnetfernError
-from ...core.resolve.fonts import FontBook
+from ...core.resolve.book import FontBook
 from ...core.stylesheet.inlined import inlined
 
 

@@ -4,8 +4,8 @@ from typing_extensions import TypedDict
 
 from ...core.document import Area, Band, Block, Column, Join, Page, Screen, Site, page_on
 from ...core.draw.coverage import Seen, seen
+from ...core.resolve.book import FontBook
 from ...core.resolve.box import Box
-from ...core.resolve.fonts import FontBook
 from ...core.resolve.lengths import Viewport
 from ...core.resolve.moment import Moment
 from ...core.resolve.page import resolve_page

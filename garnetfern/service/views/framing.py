@@ -10,8 +10,8 @@ from ...core.errors import NotFoundError
 from ...core.picture.advice import Advice, advise
 from ...core.picture.framing import Window, best_focal, reach, window_of
 from ...core.picture.tiles import Seam, Seams, noticeable
+from ...core.resolve.book import FontBook
 from ...core.resolve.box import Box
-from ...core.resolve.fonts import FontBook
 from ...core.resolve.lengths import Viewport
 from ...core.resolve.moment import Moment
 from ...core.resolve.page import resolve_page

@@ -10,7 +10,7 @@ from ...core.css.visit import fetched
 from ...core.document import Site
 from ...core.document.addresses import file_of
 from ...core.placement import Occasion, shown
-from ...core.resolve.fonts import FontBook
+from ...core.resolve.book import FontBook
 from ...store import Release, ReleasedFile, is_page
 from .changes import ChangesView
 from .pages import content_of

@@ -7,8 +7,8 @@ from typing_extensions import TypedDict
 from ...core.document import Footage, Page, Site, ever_visible
 from ...core.reading.flashes import Flash
 from ...core.reading.kinds._moving import COMBINED, together, too_many
+from ...core.resolve.book import FontBook
 from ...core.resolve.control import control_of
-from ...core.resolve.fonts import FontBook
 from ...core.resolve.page import Windows
 from ..files.films import flash_sentence
 

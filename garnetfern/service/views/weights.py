@@ -3,7 +3,7 @@
 from typing_extensions import TypedDict
 
 from ...core.document import Site
-from ...core.resolve.fonts import FontBook
+from ...core.resolve.book import FontBook
 from ...store import FittedFile, FittedFiles, fitted_key
 from ..files.films import CODEC_NAMES, Films, cuts_of
 from ..files.fitting import Fitting, kinds_of, wanted

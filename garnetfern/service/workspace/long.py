@@ -3,7 +3,7 @@
 from collections.abc import Callable
 
 from ...core.document import Site
-from ...core.resolve.fonts import FontBook
+from ...core.resolve.book import FontBook
 from ..files.films import Films, Piece, cuts_of
 from ..files.fitting import Fitting
 from ..runtime.work import Report, Task, UnwantedError

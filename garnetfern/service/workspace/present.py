@@ -7,7 +7,7 @@ from threading import Lock
 from ...core.document import Site, read_site
 from ...core.document.shares import alike
 from ...core.errors import StaleError
-from ...core.resolve.fonts import FontBook
+from ...core.resolve.book import FontBook
 from ...store import State
 from ...store.history import History
 from .patch import Patch, patched

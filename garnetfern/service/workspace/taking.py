@@ -4,9 +4,8 @@ from dataclasses import replace
 from typing import TYPE_CHECKING
 
 from ...core.css import EmittedRule, Urls, emit_rule
-from ...core.css.bundle import letter_files, lettered
+from ...core.css.letters import letter_files, lettered
 from ...core.document import Area, Page, Site
-from ...fonts import font_bytes
 from ..files.archive import zip_of
 from ..files.taken import TakenAway, as_inline, as_part, as_pictures
 
@@ -25,7 +24,7 @@ class Taking:
         at = base if not base or base.endswith("/") else f"{base}/"
         found = self._studio.fitting.of_page(site, page, self._studio.fonts, f"{at}pictures/")
         whole = replace(found, fonts=f"{at}fonts/", films=f"{at}films/", coded=self._studio.films.coded(site))
-        return lettered(whole, letter_files([page], self._studio.fonts, font_bytes))
+        return lettered(site, whole, letter_files(site, [page], self._studio.fonts))
 
     def rule(self, site: Site, page: Page, area: Area, selector: str, base: str = "") -> EmittedRule:
         """An area's backdrop as one CSS rule; the folders of a bundle, which has its files, lie behind `base`."""

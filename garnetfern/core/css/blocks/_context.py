@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from ...document import Band, Site
-from ...resolve.fonts import FontBook
+from ...resolve.book import FontBook
 
 
 @dataclass(frozen=True)

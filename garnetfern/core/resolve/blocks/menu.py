@@ -38,7 +38,7 @@ def set_words(block: Block, setting: Setting, room: WordRoom) -> SetWords:
         return SetWords((), "", 0.0)
     height = layout_unit(room.line_height)
     gap, row_gap = layout_unit(GAP * setting.size), layout_unit(ROW_GAP * setting.size)
-    ascent, descent = setting.family.ascent_descent(setting.size)
+    ascent, descent = setting.ascent_descent
     baseline = math.floor((height - (ascent + descent)) / 2) + ascent
     shaped = [shape(text, setting) for text in entries]
     widths = [ceiled(s.width) for s in shaped]
