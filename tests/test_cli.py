@@ -35,7 +35,7 @@ def short(tmp_path):
 def test_check_passes_where_all_can_be_read(good):
     result = run(app, ["check", str(good)])
     assert result.exit_code == 0
-    assert result.stdout.splitlines()[-1] == "9 readings, 9 can be read (AA)."
+    assert result.stdout.splitlines()[-1] == "12 readings, 12 can be read (AA)."
     assert "ok" not in result.stdout
     assert run(app, ["check", str(good), "--all"]).stdout.count("  ok ") == 9
 
@@ -45,8 +45,8 @@ def test_check_fails_and_names_what_falls_short(short):
     assert result.exit_code == 1
     assert "SHORT" in result.stdout
     assert "falls short: 1.3 of 3" in result.stdout
-    assert "home: 6 readings, 0 can be read, 6 fall short" in result.stdout
-    assert result.stdout.splitlines()[-1].startswith("6 readings, 0 can be read")
+    assert "home: 9 readings, 0 can be read, 9 fall short" in result.stdout
+    assert result.stdout.splitlines()[-1].startswith("9 readings, 0 can be read")
 
 
 def test_colour_is_for_terminals_that_want_it(monkeypatch):
@@ -61,7 +61,7 @@ def test_colour_is_for_terminals_that_want_it(monkeypatch):
 def test_check_as_json(short):
     result = run(app, ["check", str(short), "--json"])
     body = json.loads(result.stdout)
-    assert body["short"] == 6
+    assert body["short"] == 9
     assert body["readings"][0]["page"] == "home"
 
 
@@ -124,7 +124,7 @@ def test_check_writes_junit_for_build_servers(short, tmp_path):
     report = tmp_path / "report.xml"
     assert run(app, ["check", str(short), "--junit", str(report)]).exit_code == 1
     suite = ET.parse(report).getroot()[0]
-    assert (suite.get("name"), suite.get("tests"), suite.get("failures")) == ("home", "6", "6")
+    assert (suite.get("name"), suite.get("tests"), suite.get("failures")) == ("home", "9", "9")
     assert "falls short: 1.3 of 3" in suite[0][0].get("message")
 
 
@@ -134,7 +134,7 @@ def test_words_that_cannot_be_vouched_for_are_neither_pass_nor_short(tmp_path):
     file.write_bytes(pack_site_file(one_banner(colour_layer("#dddddd"), blocks=[heading])))
     result = run(app, ["check", str(file)])
     assert result.exit_code == 0
-    assert "6 cannot be vouched for" in result.stdout
+    assert "9 cannot be vouched for" in result.stdout
 
 
 @pytest.fixture

@@ -12,10 +12,10 @@ from starlette.middleware.gzip import DEFAULT_EXCLUDED_CONTENT_TYPES, GZipMiddle
 
 from .. import __version__
 from ..core.cache import Cache
-from ..fonts import FOLDER as FONTS
 from ..service.workspace.house import House
 from . import errors
 from .by_site import OF, BySite, FirstSite
+from .font_files import ServedFonts
 from .guard import Door, Guard
 from .lines import LINES
 from .site_routes import site_list_routes
@@ -65,7 +65,7 @@ def create_app(data: Path, door: Door = LOOPBACK, cache: Cache | None = None) ->
     by_site = BySite(house)
     app.openapi = by_site.described(app.openapi)  # type: ignore[method-assign]
     app.mount(OF, by_site)
-    app.mount("/fonts", StaticFiles(directory=FONTS), name="fonts")
+    app.mount("/fonts", ServedFonts(house.folder.fonts), name="fonts")
     web = StaticFiles(directory=WEB, html=True) if WEB.is_dir() else None
     app.mount("/", FirstSite(by_site, web), name="web")
     return app

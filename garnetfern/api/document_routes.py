@@ -72,9 +72,9 @@ def document_routes(studio: Studio, versions: Versions) -> APIRouter:
         with studio.manners.hurry():
             site = studio.asked(body.patch, body.revision)
             found = studio.page(site, body.page, body.day)
-            met = page_met(site, found, body.situation) if body.situation else found
+            met, plain = page_met(site, found, body.situation) if body.situation else (found, False)
             met = pointed_at(met) if body.pointed else met
-            page = studio.emitted(site, stilled(met) if body.still else met)
+            page = studio.emitted(site, stilled(met) if body.still else met, plain)
             return versions.answer(_in_lines(page), have)
 
     @api.get("/before", response_model=m.Live)

@@ -7,9 +7,10 @@ from fastapi import APIRouter, Query, Request
 from fastapi.concurrency import run_in_threadpool
 from fastapi.responses import Response, StreamingResponse
 
-from ..core.limits import SITE_FILE
+from ..core.limits import FONT, SITE_FILE
 from ..core.telling import Told
 from ..service.runtime.told import told_lines
+from ..service.views.fonts import OwnFontsView
 from ..service.workspace.studio import Studio
 from ..store import Copy, State
 from . import asked as a
@@ -65,6 +66,15 @@ def file_routes(studio: Studio) -> APIRouter:
     @api.post("/site-file", response_model=m.StepView)
     async def open_site_file(request: Request, revision: int, name: SiteName = "a site file") -> Any:
         return await from_site_file(request, revision, name, studio.open_site_file)
+
+    @api.get("/own-fonts", response_model=OwnFontsView)
+    def own_fonts() -> Any:
+        return studio.own_fonts.view()
+
+    @api.post("/own-fonts", response_model=m.StepView)
+    async def take_fonts(request: Request, revision: int, name: SiteName = "a font") -> Any:
+        data = await read_body(request, FONT, name)
+        return await run_in_threadpool(taken, studio, revision, studio.own_fonts.take, data, revision, name)
 
     @api.post("/looks-of", response_model=m.StepView)
     async def looks_of(request: Request, revision: int, name: SiteName = "a site file") -> Any:

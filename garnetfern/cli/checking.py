@@ -57,7 +57,7 @@ def check(
     found, unread = own_page([file], html) if own else (opened(file), [])
     site = on_day(demanding(found.site, require), on)
     pictures = MemoryPictures(found.pictures)
-    reader = Reader(shipped_fonts(), pictures)
+    reader = Reader(found.book(shipped_fonts()), pictures)
     say = progress()
     rows = check_site(reader, site, say)
     widths = run_over_widths(reader, site, say) if width_run else []
@@ -100,7 +100,7 @@ def render(
 ) -> None:
     """Draw a page as a PNG, as high as it is, as it is met at a time; without one at rest."""
     found = opened(file)
-    reader = Reader(shipped_fonts(), MemoryPictures(found.pictures))
+    reader = Reader(found.book(shipped_fonts()), MemoryPictures(found.pictures))
     record = resolve_page(found.site, page_of(found.site, page), Moment(Viewport(width, height), time=at), reader.fonts)
     region = (0, 0, width, min(20_000, round(record.height)))
     pixels = draw_page(record, region, reader.pictures, reader.glyphs)
@@ -117,7 +117,7 @@ def emit(file: SiteArgument, out: Annotated[Path, typer.Option()], on: OnOption 
     """Write the site as HTML, CSS, pictures, films and fonts into a folder."""
     found = opened(file)
     site = on_day(found.site, on)
-    pictures, fonts, say = MemoryPictures(found.pictures), shipped_fonts(), progress()
+    pictures, fonts, say = MemoryPictures(found.pictures), found.book(shipped_fonts()), progress()
     coded, film = coded_at_once(shared_room(), pictures.film_path, site, fonts, say)
     files = bundle_files(site, fonts, pictures.file, replace(STANDARD, coded=coded), lambda *_: None, film)
     say("done\n", 1.0)

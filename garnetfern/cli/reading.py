@@ -64,7 +64,7 @@ def read_files(files: list[Path], site: Site, only: list[Path]) -> tuple[Brought
         wanted = [
             (n, d) for n, d in given.items() if n not in sheets or n in names or _imported(n, list(given.items()))
         ]
-        brought, _ = shared_room().bring(wanted, site.screens, fonts_known(shipped_fonts()))
+        brought, _ = shared_room().bring(wanted, site.screens, fonts_known(shipped_fonts().of(site)))
         return brought, _pictures(folder, brought, there)
 
 
@@ -204,7 +204,7 @@ def _lay(
     assets = [f.asset for f in found[0].values() if f.asset is not None]
     done = lay_on(whole.site, target_page.id, target, with_found(areas[0], found[0]), assets)
     with telling(file):
-        write_whole(file, pack_site_file(SiteFile(done.site, {**whole.pictures, **held})))
+        write_whole(file, pack_site_file(SiteFile(done.site, {**whole.pictures, **held}, whole.fonts)))
     typer.echo(f"Laid {areas[0].selector} on {area} of {page}; wrote {file}.")
 
 

@@ -15,6 +15,7 @@ GarnetfernError
 ├─ NoPictureError       a block that needs a picture where there is none yet
 ├─ InUseError           a picture that is to go while it is used
 ├─ AlreadyThereError    a file that is on the shelf already
+├─ SameStyleError       two files of a font family that would be the same style
 ├─ KeepsJoinError       a change that would tear a join apart
 ├─ TurnsError           layers that cannot take turns so
 ├─ LastPageError        a page that is to go and is the only one
@@ -109,6 +110,12 @@ class NotFoundError(GarnetfernError):
     """What was asked for is not there."""
 
     kind = "not-found"
+
+
+class AlreadyThereError(GarnetfernError):
+    """The same file is on the shelf."""
+
+    kind = "already-there"
 
 
 class StaleError(GarnetfernError):

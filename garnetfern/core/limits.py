@@ -80,7 +80,7 @@ FONT_NESTING = 16
 # site files
 SITE_FILE = 500 * MB
 SITE_FILE_UNFOLDED = 600 * MB
-SITE_FILE_MEMBERS = 2_100
+SITE_FILE_MEMBERS = 2_200
 SITE_FILE_RATIO = 200
 """How many times as large as its packed form a member may be."""
 

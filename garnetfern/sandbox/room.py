@@ -9,8 +9,10 @@ from typing import Any
 
 from ..core import errors
 from ..core.document import Crop, Screen, Slot
-from ..core.errors import GarnetfernError, PictureError, SiteFileError, StylesheetError
-from ..core.limits import MB, ROOM_MEMORY, ROOM_SECONDS, ROOM_UPLOAD_SECONDS
+from ..core.errors import FontError, GarnetfernError, PictureError, SiteFileError, StylesheetError
+from ..core.fontfile import TakenFont
+from ..core.fontfile.facts import facts_from_plain
+from ..core.limits import MB, ROOM_FONT_SECONDS, ROOM_MEMORY, ROOM_SECONDS, ROOM_UPLOAD_SECONDS
 from ..core.picture import Facts
 from ..core.picture.budget import FileKind
 from ..core.picture.known import Known, from_plain, seams_from_plain
@@ -28,6 +30,8 @@ REASONS = {
     "memory": f"needs more memory to open than {ROOM_MEMORY // MB:,} MB, which is the most",
     "died": "cannot be opened: what reads it breaks down over it",
 }
+
+REFUSALS = (PictureError, SiteFileError, StylesheetError, FontError)
 
 
 def _said(rendition: Rendition) -> dict[str, Any]:
@@ -71,7 +75,7 @@ class Room:
             raise refusal(f"{name} {reason}. It was not taken; nothing was changed.") from overrun
         if "refused" in answer:
             cls = getattr(errors, str(answer["refused"]), refusal)
-            if not (isinstance(cls, type) and issubclass(cls, PictureError | SiteFileError | StylesheetError)):
+            if not (isinstance(cls, type) and issubclass(cls, REFUSALS)):
                 cls = refusal
             raise cls(str(answer["message"]), str(answer["path"]))
         if "failed" in answer:
@@ -134,6 +138,12 @@ class Room:
         name = files[0][0] if files else "This"
         answer, found = self._ask("bring", said, [data for _, data in files], name, refusal=StylesheetError)
         return brought_from_plain(answer["read"]), dict(zip(answer["names"], found, strict=True))
+
+    def fonts(self, data: bytes, name: str) -> list[TakenFont]:
+        """The fonts of a file that somebody brings, tried out and written as WOFF2. Raises FontError."""
+        answer, found = self._ask("fonts", {"name": name}, [data], name, ROOM_FONT_SECONDS, refusal=FontError)
+        facts = [facts_from_plain(plain) for plain in answer["facts"]]
+        return [TakenFont(written, one) for written, one in zip(found, facts, strict=True)]
 
     def close(self) -> None:
         """End its processes."""

@@ -10,6 +10,9 @@ from typing import Any
 from PIL import Image
 
 from ..core.document import Crop, Screen, Slot
+from ..core.fontfile import take_fonts
+from ..core.fontfile.facts import facts_to_plain
+from ..core.fontfile.sample import sample_fonts
 from ..core.picture.budget import encode, ssim
 from ..core.picture.decode import examined, load
 from ..core.picture.known import known_of, to_plain
@@ -94,6 +97,12 @@ def _bring(said: Said, blobs: list[bytes]) -> Answer:
     return {"read": plain, "names": list(pictures)}, list(pictures.values())
 
 
+def _fonts(said: Said, blobs: list[bytes]) -> Answer:
+    """The fonts of a file, tried out and written as WOFF2, and what each says of itself."""
+    taken = take_fonts(blobs[0], said["name"])
+    return {"facts": [facts_to_plain(font.facts) for font in taken]}, [font.data for font in taken]
+
+
 TASKS: dict[str, Task] = {
     **FILM_TASKS,
     "examine": _examine,
@@ -105,6 +114,7 @@ TASKS: dict[str, Task] = {
     "slot": _slot,
     "unfold": _unfold,
     "bring": _bring,
+    "fonts": _fonts,
 }
 
 
@@ -134,6 +144,8 @@ def warm() -> None:
     _unfold({}, [zipped.getvalue()])
     screen = {"id": "s", "name": "S", "width": 800, "height": 600, "least": 0, "most": 10000}
     page = b"<style>p { background: linear-gradient(red, rgb(0 0 0 / 0.5)) }</style><p>a</p>"
+    for font in sample_fonts():
+        _fonts({"name": "a font"}, [font])
     _bring({"screens": [screen], "fonts": {"named": {"a": "A"}, "generic": {}}, "names": ["a.html"]}, [page])
 
 

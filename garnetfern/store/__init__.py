@@ -6,6 +6,7 @@ from .files import Incoming
 from .films import FilmStills
 from .fitted import FittedFile, FittedFiles, fitted_key
 from .folder import Folder
+from .fonts import FontFiles
 from .history import History, State
 from .jobs import Jobs, JobState
 from .lock import FolderLock
@@ -27,6 +28,7 @@ __all__ = [
     "Folder",
     "FolderError",
     "FolderLock",
+    "FontFiles",
     "History",
     "Incoming",
     "JobState",

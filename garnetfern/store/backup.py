@@ -1,7 +1,8 @@
 """A backup of a data folder as one open file, made while it is in use, and brought back.
 
 A zip: `manifest.json` (format, version, when, revision, every member's size and SHA-256), `garnetfern.sqlite`, the
-originals of its pictures and the files of its releases. What can be made anew (renditions, fitted files) is left out.
+originals of its pictures, owners' fonts and the files of its releases. What can be made anew (renditions, fitted
+files) is left out.
 """
 
 import hashlib
@@ -19,6 +20,7 @@ from ..core.limits import MB
 from .files import sync_folder
 from .migrations import now
 from .opening import DATABASE, copy_database, inspect, read_only
+from .references import has_fonts
 from .releases import released
 from .sites import standing
 from .trouble import FolderError
@@ -39,6 +41,7 @@ class Kind(NamedTuple):
 
 KINDS = {
     "originals": Kind("picture", "Bring the same file again to heal it, then make the backup.", "pictures/originals"),
+    "fonts": Kind("font", "Bring the same file again to heal it, then make the backup.", "fonts"),
     "releases": Kind("released file", "Put the site live once more, then make the backup.", "releases"),
 }
 Progress = Callable[[str, float], None]
@@ -89,10 +92,12 @@ def backup(folder: Path, target: Path, progress: Progress = lambda _, __: None) 
         with closing(read_only(database)) as db:
             revisions = sum(revision for revision, _ in standing(db).values())
             hashes = [h for (h,) in db.execute("SELECT hash FROM picture ORDER BY hash")]
+            fonts = [h for (h,) in db.execute("SELECT hash FROM font ORDER BY hash")] if has_fonts(db) else []
             live = sorted({file.hash for *_, files in released(db) for file in files.values()})
         with zipfile.ZipFile(part, "w", allowZip64=True) as archive:
             members = [_add(archive, DATABASE, database)]
-            wanted = [("originals", hash_) for hash_ in hashes] + [("releases", hash_) for hash_ in live]
+            kept = {"originals": hashes, "fonts": fonts, "releases": live}
+            wanted = [(kind, hash_) for kind, hashes_ in kept.items() for hash_ in hashes_]
             for n, (kind, hash_) in enumerate(wanted):
                 progress(f"{KINDS[kind].what} {hash_[:10]}", n / len(wanted))
                 members.append(_add_kept(archive, folder, kind, hash_))

@@ -8,6 +8,7 @@ from .database import join_database, open_database
 from .files import sweep
 from .films import NO_FILMS, FilmOpener
 from .fitted import FittedFiles
+from .fonts import FontFiles
 from .jobs import Jobs
 from .journal import Journal
 from .lock import FolderLock
@@ -40,11 +41,12 @@ class Folder:
             self.db = open_database(path / DATABASE) if alone else join_database(path / DATABASE)
             tables = Tables(self.db)
             if alone:
-                for kept in ("pictures", "fitted", "copies", "releases"):
+                for kept in ("pictures", "fitted", "copies", "releases", "fonts"):
                     sweep(path / kept)
             self.sites = Sites(tables, migrate)
             self.pictures = PictureFiles(tables, path / "pictures", draw, films)
             self.fitted = FittedFiles(tables, path / "fitted")
+            self.fonts = FontFiles(tables, path / "fonts")
             self.releases = Releases(tables, path / "releases")
             self.jobs = Jobs(tables)
             self.copies = Copies(path / DATABASE, path / "copies")

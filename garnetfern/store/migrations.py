@@ -90,6 +90,12 @@ def _releases(db: SqliteDatabase) -> None:
     )
 
 
+def _fonts(db: SqliteDatabase) -> None:
+    db.execute_sql(
+        "CREATE TABLE font (hash TEXT PRIMARY KEY, bytes INTEGER NOT NULL, added TEXT NOT NULL, facts TEXT NOT NULL)"
+    )
+
+
 MIGRATIONS: tuple[tuple[str, Callable[[SqliteDatabase], None]], ...] = (
     ("0001 first tables", _first_tables),
     ("0002 looks, jobs and fitted files", _looks_and_jobs),
@@ -97,6 +103,7 @@ MIGRATIONS: tuple[tuple[str, Callable[[SqliteDatabase], None]], ...] = (
     ("0004 films", _films),
     ("0005 sites", _sites),
     ("0006 releases", _releases),
+    ("0007 fonts", _fonts),
 )
 """In order; each is carried out once, in one transaction with the record of it."""
 NAMES = tuple(name for name, _ in MIGRATIONS)

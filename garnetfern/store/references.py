@@ -1,4 +1,4 @@
-"""What refers to what: which pictures the documents of a database need."""
+"""What refers to what: which pictures and fonts the documents of a database need."""
 
 import json
 import sqlite3
@@ -22,21 +22,26 @@ def documents(db: sqlite3.Connection) -> Iterator[tuple[str, int, Any]]:
             yield site, number, None
 
 
-def hashes_in(document: Any) -> set[str]:
-    """The pictures that a document names."""
-    assets = document.get("assets", []) if isinstance(document, dict) else []
-    return {str(a.get("hash")) for a in assets if isinstance(a, dict)}
+def hashes_in(document: Any, what: str = "assets") -> set[str]:
+    """The pictures that a document names; `what`: the list in it, "fonts" for those."""
+    named = document.get(what, []) if isinstance(document, dict) else []
+    return {str(one.get("hash")) for one in named if isinstance(one, dict)}
 
 
-def needed(folder: Path) -> set[str]:
-    """The pictures that any step of the history, any release, or any copy, names."""
+def has_fonts(db: sqlite3.Connection) -> bool:
+    """Whether a database is new enough to know owners' fonts."""
+    return db.execute("SELECT 1 FROM sqlite_master WHERE name = 'font'").fetchone() is not None
+
+
+def needed(folder: Path, what: str = "assets") -> set[str]:
+    """The pictures (or "fonts") that any step of the history, any release, or any copy, names."""
     found: set[str] = set()
     for file in (folder / DATABASE, *(folder / "copies").glob("*.sqlite")):
         try:
             with closing(read_only(file)) as db:
                 every = (document for _, _, document in documents(db))
                 for document in (*every, *(document for _, _, document, _ in released(db))):
-                    found |= hashes_in(document)
+                    found |= hashes_in(document, what)
         except sqlite3.Error:
             continue  # what cannot be read is told by `verify`; nothing is removed because of it
     return found

@@ -87,6 +87,15 @@ class Made(Model):
     hash = TextField()
 
 
+class FontRow(Model):
+    """An owner's font file, found by the SHA-256 of its bytes, and what was found in it (JSON)."""
+
+    hash = TextField(primary_key=True)
+    bytes = IntegerField()
+    added = TextField()
+    facts = TextField()
+
+
 class ReleaseRow(Model):
     """What was put live at one time: the document, its files (path to hash and bytes, JSON), what was measured of it
     (JSON), and of which release it is the same (`back`)."""
@@ -106,7 +115,7 @@ Table = TypeVar("Table", bound=type[Model])
 
 def _in(db: SqliteDatabase, model: Table) -> Table:
     key = {"primary_key": CompositeKey("site", "number")} if model in (Step, ReleaseRow) else {}
-    name = {SiteRow: "site", ReleaseRow: "release"}.get(model, model._meta.table_name)
+    name = {SiteRow: "site", ReleaseRow: "release", FontRow: "font"}.get(model, model._meta.table_name)
     meta = type("Meta", (), {"database": db, "table_name": name, **key})
     found: Any = type(
         model.__name__, (model,), {"Meta": meta, "__module__": model.__module__, "__doc__": model.__doc__}
@@ -127,3 +136,4 @@ class Tables:
         self.fitted = _in(db, Fitted)
         self.made = _in(db, Made)
         self.release = _in(db, ReleaseRow)
+        self.font = _in(db, FontRow)

@@ -1,7 +1,7 @@
 """Looking at a data folder as a whole: every row, every hash, every reference. Nothing is changed."""
 
 import sqlite3
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Collection, Iterator
 from contextlib import closing
 from dataclasses import dataclass
 from pathlib import Path
@@ -10,7 +10,7 @@ from ..core.document import read_site
 from ..core.errors import DocumentError
 from .opening import DATABASE, inspect, read_only
 from .pictures import hash_of
-from .references import documents, hashes_in
+from .references import documents, has_fonts, hashes_in
 from .releases import released
 from .sites import standing
 from .trouble import FolderError
@@ -42,9 +42,38 @@ def _database(folder: Path) -> Iterator[Finding]:
         yield Finding(True, f"The database is damaged: {error}.")
 
 
+def _fonts_known(db: sqlite3.Connection) -> dict[str, int]:
+    """Owners' fonts by hash, and how many bytes each has."""
+    return dict(db.execute("SELECT hash, bytes FROM font").fetchall()) if has_fonts(db) else {}
+
+
+def _lacking(document: object, named: str, pictures: Collection[str], fonts: Collection[str]) -> Iterator[Finding]:
+    """What a document names and the database does not know."""
+    for what, kind, known in (("picture", "assets", pictures), ("font", "fonts", fonts)):
+        for missing in sorted(hashes_in(document, kind) - set(known)):
+            yield Finding(True, f"{named} names the {what} {missing[:10]}, which the database does not know.")
+
+
+def _fonts(db: sqlite3.Connection, folder: Path) -> Iterator[Finding]:
+    known = _fonts_known(db)
+    for hash_, size in sorted(known.items()):
+        try:
+            data = (folder / "fonts" / hash_[:2] / hash_).read_bytes()
+        except OSError as error:
+            yield Finding(True, f"The font {hash_[:10]} cannot be read: {error.strerror}.")
+            continue
+        if hash_of(data) != hash_ or len(data) != size:
+            yield Finding(True, f"The font {hash_[:10]} is damaged: its bytes are not what they were.")
+    for file in sorted((folder / "fonts").glob("*/*")):
+        if file.name not in known:
+            what = "half a file, left by a crash" if file.name.startswith(".part-") else "a file without a row"
+            yield Finding(False, f"{file.relative_to(folder)} is {what}; `tidy` removes it.")
+
+
 def _steps(db: sqlite3.Connection, progress: Progress) -> Iterator[Finding]:
     (count,) = db.execute("SELECT COUNT(*) FROM step").fetchone()
     known = {hash_ for (hash_,) in db.execute("SELECT hash FROM picture")}
+    fonts = _fonts_known(db)
     places = standing(db)
     numbers: dict[str, set[int]] = {}
     several = len(places) > 1
@@ -56,8 +85,7 @@ def _steps(db: sqlite3.Connection, progress: Progress) -> Iterator[Finding]:
             read_site(document)
         except DocumentError as error:
             yield Finding(True, f"{named} is no document that can be read: {error.path}: {error.message}")
-        for missing in sorted(hashes_in(document) - known):
-            yield Finding(True, f"{named} names the picture {missing[:10]}, which the database does not know.")
+        yield from _lacking(document, named, known, fonts)
     for site in sorted(set(numbers) - set(places)):
         yield Finding(True, f"The database does not say at which step the site {site!r} stands.")
     for site, (_, step) in sorted(places.items()):
@@ -89,6 +117,7 @@ def _originals(db: sqlite3.Connection, folder: Path, progress: Progress) -> Iter
 
 def _releases(db: sqlite3.Connection, folder: Path) -> Iterator[Finding]:
     known = {hash_ for (hash_,) in db.execute("SELECT hash FROM picture")}
+    fonts = _fonts_known(db)
     files: dict[str, str] = {}
     for site, number, document, held in released(db):
         named = f"Release {number} of {site}"
@@ -96,8 +125,7 @@ def _releases(db: sqlite3.Connection, folder: Path) -> Iterator[Finding]:
             read_site(document)
         except DocumentError as error:
             yield Finding(True, f"{named} is no document that can be read: {error.path}: {error.message}")
-        for missing in sorted(hashes_in(document) - known):
-            yield Finding(True, f"{named} names the picture {missing[:10]}, which the database does not know.")
+        yield from _lacking(document, named, known, fonts)
         if not held:
             yield Finding(True, f"{named} does not say what files it has.")
         files = {file.hash: named for file in held.values()} | files
@@ -132,6 +160,7 @@ def verify(folder: Path, progress: Progress = lambda _, __: None) -> list[Findin
     with closing(read_only(folder / DATABASE)) as db:
         found += _steps(db, progress)
         found += _originals(db, folder, progress)
+        found += _fonts(db, folder)
         found += _releases(db, folder)
         found += _derived(db, folder)
     for copy in sorted((folder / "copies").glob("????-??-??.sqlite")):

@@ -1,14 +1,18 @@
 """The core beside the browser, for one sample on one screen."""
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 from playwright.sync_api import Browser
 
 from garnetfern.core.css import bundle_files
+from garnetfern.core.css.bundle import STANDARD
+from garnetfern.core.css.letters import font_css, letter_files, lettered
+from garnetfern.core.document import Site
 from garnetfern.core.draw.paint import paint_backdrops
 from garnetfern.core.draw.words import ink_letters, paint_around
 from garnetfern.core.reading import Reader, situations
+from garnetfern.core.resolve.book import FontBook
 from garnetfern.core.resolve.records import PageRecord
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
@@ -64,16 +68,35 @@ def _reading(block: str, core: float, required: float, opened: Opened, outcome: 
     outcome.readings.append((block, core, min(ratio for _, ratio in ratios), required))
 
 
-def compare(browser: Browser, sample: Sample, with_readings: bool = True) -> list[Outcome]:
-    """All screens of a sample."""
+def without_fonts(site: Site, files: dict[str, bytes], book: FontBook) -> dict[str, bytes]:
+    """A bundle as a visitor meets it before the fonts have come: other letters stand in, those that we reckon with."""
+    page, fonts = site.pages[0], book.of(site)
+    urls = lettered(site, STANDARD, letter_files(site, [page], fonts))
+    ours, stood = font_css(page, fonts, urls), font_css(page, fonts, STANDARD, plain=True)
+    changed = {name: data.replace(ours.encode(), stood.encode()) for name, data in files.items() if name[:4] == "css/"}
+    assert any(stood.encode() in data for data in changed.values())
+    stand_ins = (face for family in book.stand_ins.values() for face in family.files)
+    return {**files, **changed, **{f"fonts/{face.id}": book.file(face) for face in stand_ins}}
+
+
+def compare(
+    browser: Browser,
+    sample: Sample,
+    with_readings: bool = True,
+    book: FontBook | None = None,
+    plain: bool = False,
+) -> list[Outcome]:
+    """All screens of a sample; `plain`: before its fonts have come."""
     pictures = MemoryPictures(sample.originals)
-    reader = Reader(shipped_fonts(), pictures)
+    reader = Reader(book or shipped_fonts(), pictures)
     page = sample.site.pages[0]
-    opened = Opened(browser, bundle_files(sample.site, reader.fonts, pictures.file))
+    files = bundle_files(sample.site, reader.fonts, pictures.file)
+    opened = Opened(browser, without_fonts(sample.site, files, reader.fonts) if plain else files)
     outcomes = []
     for situation in situations(sample.site, page):
         if situation.moment.missing:
             continue
+        situation = replace(situation, moment=replace(situation.moment, plain=plain))
         record = reader.resolve(sample.site, page, situation)
         opened.at(int(situation.moment.viewport.width), int(situation.moment.viewport.height))
         outcome = Outcome(f"{sample.site.name}, {situation.name}")

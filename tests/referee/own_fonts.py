@@ -1,14 +1,17 @@
 """Twenty open fonts that the application does not ship, as an owner would bring them along."""
 
 import hashlib
+import random
 from dataclasses import replace
 from functools import lru_cache
 from pathlib import Path
 
-from garnetfern.core.document import FontFile
+from garnetfern.core.document import FontFile, read_site
 from garnetfern.core.fontfile import take_fonts
 from garnetfern.core.resolve.book import FontBook
 from garnetfern.fonts import shipped_fonts
+
+from .banners import Sample, generate
 
 MODULES = Path(__file__).parents[2] / "web" / "node_modules"
 FIXED = ("400-normal", "700-normal", "400-italic")
@@ -70,3 +73,21 @@ def own_book() -> FontBook:
     """The book with all of them; the shipped ones are there as well."""
     entries, held = brought()
     return shipped_fonts().with_own(held.__getitem__).with_files(entries)
+
+
+def own_sample(seed: int) -> Sample:
+    """The banner of a seed with its words set in fonts that an owner brought, axes of variable ones set otherwise now
+    and then. Letters that none of them has are spelt otherwise: they are told, not vouched for."""
+    rng, sample = random.Random(seed), generate(seed)
+    entries, _ = brought()
+    plain = sample.site.model_dump(mode="json")
+    plain["fonts"] = [entry.model_dump(mode="json") for entry in entries]
+    for band in plain["pages"][0]["bands"]:
+        for block in (block for column in band["columns"] for block in column["blocks"]):
+            entry = rng.choice([entry for entry in entries if not entry.italic])
+            axes = [axis for axis in entry.axes if axis.tag != "wght" and rng.random() < 0.4]
+            block["wording"] = block["wording"].replace("\u017d", "Z")
+            block["lettering"]["font"] = entry.family
+            block["lettering"]["italic"] = rng.random() < 0.3
+            block["lettering"]["axes"] = {a.tag: round(rng.uniform(a.least, a.most), 1) for a in axes}
+    return replace(sample, site=read_site(plain, shipped_fonts().names()))

@@ -1,14 +1,17 @@
 """Line breaks over many widths: the same words on every line as in the browser."""
 
 import random
-from collections.abc import Iterable, Sequence
+from collections.abc import Callable, Iterable, Sequence
 from dataclasses import dataclass
 from html import escape
 from pathlib import Path
 
 from playwright.sync_api import Browser
 
+from garnetfern.core.css.letters import Used, stand_in_rules
+from garnetfern.core.css.urls import Urls
 from garnetfern.core.document import FontFile
+from garnetfern.core.resolve.book import FontBook
 from garnetfern.core.resolve.fonts import Family
 from garnetfern.core.resolve.lines import broken_lines
 from garnetfern.core.resolve.shape import Setting, shape
@@ -83,27 +86,67 @@ def face_rules(families: Iterable[Family], folder: str | None = None) -> str:
     return text
 
 
-def _page(batch: list[Case], folder: str) -> str:
-    faces = face_rules(dict.fromkeys(case.setting.family for case in batch), folder)
-    paragraphs = "".join(f"<p style='{case.style}'>{escape(case.wording)}</p>" for case in batch)
-    return f"<meta charset=utf-8><style>{faces} p {{ margin: 0; overflow-wrap: break-word; }}</style>{paragraphs}"
+def _written(file: Path, faces: str, paragraphs: str) -> None:
+    file.write_text(
+        f"<meta charset=utf-8><style>{faces} p {{ margin: 0; overflow-wrap: break-word; }}</style>{paragraphs}"
+    )
 
 
-def differing(browser: Browser, found: list[Case], folder: str) -> list[tuple[Case, list[str], list[str]]]:
-    """The cases whose lines differ: the case, our lines, the browser's."""
+def _page(batch: list[Case], file: Path) -> None:
+    faces = face_rules(dict.fromkeys(case.setting.family for case in batch), str(file.parent))
+    _written(file, faces, "".join(f"<p style='{case.style}'>{escape(case.wording)}</p>" for case in batch))
+
+
+def _stood_in(batch: list[Case], file: Path, book: FontBook) -> None:
+    """The same words while the fonts have not come, each case with a stand-in of its own name."""
+    urls = Urls(fonts=FOLDER.as_uri() + "/")
+    faces, paragraphs = "", ""
+    for n, case in enumerate(batch):
+        setting = case.setting
+        used = Used(setting.family, setting.weight, setting.italic, setting.variation)
+        faces += stand_in_rules(used, book, urls).replace(setting.family.stand_in, f"f{n}")
+        style = case.style.replace(f'"{setting.family.name}"', f'"f{n}"')
+        paragraphs += f"<p style='{style}'>{escape(case.wording)}</p>"
+    _written(file, faces, paragraphs)
+
+
+Wrong = list[tuple[Case, list[str], list[str]]]
+"""Cases whose lines differ: the case, our lines, the browser's."""
+
+
+def _beside(
+    browser: Browser,
+    found: list[Case],
+    folder: str,
+    write: Callable[[list[Case], Path], None],
+    shown: Callable[[Setting], Setting],
+) -> Wrong:
     page = browser.new_page()
     wrong = []
     for at in range(0, len(found), 100):
-        batch = found[at : at + 100]
-        file = f"{folder}/widths-{at}.html"
-        with open(file, "w", encoding="utf-8") as out:
-            out.write(_page(batch, folder))
-        page.goto("file://" + file)
+        batch, file = found[at : at + 100], Path(folder) / f"widths-{at}.html"
+        write(batch, file)
+        page.goto(file.as_uri())
         page.evaluate("document.fonts.ready")
         for case, letters in zip(batch, page.evaluate(READ), strict=True):
-            ours = [text for _, text, _ in broken_lines(case.wording, case.width, case.setting)]
+            ours = [text for _, text, _ in broken_lines(case.wording, case.width, shown(case.setting))]
             theirs = lines_of(letters)
             if ours != theirs:
                 wrong.append((case, ours, theirs))
     page.close()
     return wrong
+
+
+def differing(browser: Browser, found: list[Case], folder: str) -> Wrong:
+    """The cases whose lines differ."""
+    return _beside(browser, found, folder, _page, lambda setting: setting)
+
+
+def differing_stood_in(browser: Browser, found: list[Case], book: FontBook, folder: str) -> Wrong:
+    """The same before the fonts have come."""
+
+    def shown(setting: Setting) -> Setting:
+        found = book.standing_in(setting.family.name, setting.weight, setting.italic, setting.variation)
+        return Setting(found.family, found.weight, setting.size, 0.0, found.italic)
+
+    return _beside(browser, found, folder, lambda batch, file: _stood_in(batch, file, book), shown)

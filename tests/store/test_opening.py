@@ -125,6 +125,7 @@ def earlier(data):
         data / DATABASE,
         "DROP TABLE made",
         "DROP TABLE release",
+        "DROP TABLE font",
         "ALTER TABLE picture DROP COLUMN duration",
         "ALTER TABLE picture DROP COLUMN rate",
         "CREATE TABLE old AS SELECT number, label, document, made FROM step",
@@ -150,7 +151,7 @@ def test_an_earlier_form_is_migrated_and_kept_as_it_was(data):
     assert studio.undo(state.revision).redo == "Rename"
     assert [kept.id for kept in studio.folder.sites.list()] == ["site"]
     studio.close()
-    kept = sqlite3.connect(data / "copies" / "before-0006.sqlite")
+    kept = sqlite3.connect(data / "copies" / "before-0007.sqlite")
     assert kept.execute("SELECT COUNT(*) FROM migration").fetchone() == (2,)
     kept.close()
 

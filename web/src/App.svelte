@@ -9,8 +9,9 @@
   import { keyHandlers } from './keys';
   import { keepAddress } from './state/history.svelte';
   import { listen } from './state/live';
-  import { makeBench, start } from './state/bench';
+  import { followFonts, makeBench, start } from './state/bench';
   import { isText } from './state/bringing.svelte';
+  import { isFont } from './state/fonts';
   import { giveBench } from './state/context';
 
   const bench = makeBench();
@@ -42,6 +43,10 @@
     ends.push(listen(bench));
   }
 
+  $effect(() => {
+    void followFonts(doc);
+  });
+
   let frame = $state<HTMLElement>();
   const ends: (() => void)[] = [];
 
@@ -57,7 +62,16 @@
     if (!carriesFiles(event)) return;
     event.preventDefault();
     dropping = 0;
-    const files = [...(event.dataTransfer?.files ?? [])];
+    const all = [...(event.dataTransfer?.files ?? [])];
+    const letters = all.filter((file) => isFont(file.name));
+    const files = all.filter((file) => !isFont(file.name));
+    if (letters.length > 0) void uploads.bring(letters, false);
+    if (letters.length > 0 && files.length === 0) {
+      if (place.view === 'bring') return;
+      place.go('shelf');
+      place.turn('fonts');
+      return;
+    }
     if (place.view === 'bring' || files.some((file) => isText(file.name))) {
       place.go('bring');
       void bringing.files(files);

@@ -14,7 +14,15 @@ from .door import SAFE, Refusal, within_site
 Message = MutableMapping[str, Any]
 Receive = Callable[[], Awaitable[Message]]
 FILES = frozenset(
-    {"/api/pictures", "/api/site-file", "/api/looks-of", "/api/visits", "/api/sites/open", "/api/bring/file"}
+    {
+        "/api/pictures",
+        "/api/site-file",
+        "/api/looks-of",
+        "/api/visits",
+        "/api/sites/open",
+        "/api/bring/file",
+        "/api/own-fonts",
+    }
 )
 """Where files are handed in, each with a limit of its own; everywhere else JSON is."""
 

@@ -100,7 +100,7 @@ def _face_rule(used: Used, face: Face, urls: Urls) -> str:
     return rule("@font-face", declarations)
 
 
-def _stand_in_rules(used: Used, fonts: FontBook, urls: Urls | None) -> str:
+def stand_in_rules(used: Used, fonts: FontBook, urls: Urls | None) -> str:
     """What stands in for a family at a weight: as wide on the whole, and with lines where its own will be. With `urls`
     the letters are those that readings are made with, instead of the device's own of the same widths."""
     found = fonts.standing_in(used.family.name, used.weight, used.italic, used.variation)
@@ -141,5 +141,5 @@ def font_css(page: Page, fonts: FontBook, urls: Urls, plain: bool = False) -> st
             if (one.family.name, face.id) not in seen:
                 seen.add((one.family.name, face.id))
                 text += _face_rule(one, face, urls)
-    stand_ins = dict.fromkeys(_stand_in_rules(one, fonts, urls if plain else None) for one in used)
+    stand_ins = dict.fromkeys(stand_in_rules(one, fonts, urls if plain else None) for one in used)
     return text + "".join(stand_ins)

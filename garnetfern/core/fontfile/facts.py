@@ -3,6 +3,7 @@ tables name, OS/2 and fvar)."""
 
 import re
 from dataclasses import dataclass
+from typing import Any
 
 from fontTools.ttLib import TTFont
 
@@ -21,6 +22,8 @@ WIDTHS = {
 """OS/2 usWidthClass."""
 RESTRICTED, VIEWED, EDITED, BITMAPS = 0x2, 0x4, 0x8, 0x200
 """Bits of OS/2 fsType."""
+BY_ITSELF = {"wdth": 100.0, "slnt": 0.0, "ital": 0.0}
+"""What browsers set axes to of which nothing is said."""
 SERIF_CLASSES = frozenset((1, 2, 3, 4, 5, 7))
 """OS/2 sFamilyClass, the high byte."""
 PLAIN = re.compile(r'["\\<>{};\x00-\x1f\x7f]')
@@ -43,6 +46,20 @@ class FontFacts:
     def entry(self, font_id: str, name: str, hash_: str, size: int) -> FontFile:
         """The document's entry of a file of this kind."""
         return FontFile(id=font_id, name=name, hash=hash_, bytes=size, **vars(self))
+
+
+def facts_to_plain(facts: FontFacts) -> dict[str, Any]:
+    """The same as plain data, to be handed over."""
+    found = dict(vars(facts))
+    for name in ("axes", "instances"):
+        found[name] = [one.model_dump() for one in found[name]]
+    return found
+
+
+def facts_from_plain(plain: dict[str, Any]) -> FontFacts:
+    """Facts out of plain data; checked, as they come from where somebody's bytes are opened. Raises ValueError."""
+    entry = FontFile.model_validate({**plain, "id": "font", "name": "font", "hash": "0" * 64, "bytes": 1})
+    return FontFacts(**{name: getattr(entry, name) for name in FontFacts.__dataclass_fields__})
 
 
 def _named(font: TTFont, *ids: int) -> str:
@@ -93,12 +110,13 @@ def _axes(font: TTFont) -> tuple[Axis, ...]:
 
 def _instances(font: TTFont, axes: tuple[Axis, ...], most: int) -> tuple[Instance, ...]:
     usual = {axis.tag: axis.usual for axis in axes}
+    itself = {axis.tag: min(max(BY_ITSELF.get(axis.tag, axis.usual), axis.least), axis.most) for axis in axes}
     found = []
     for instance in font["fvar"].instances[:most] if "fvar" in font else ():
         there = {**usual, **instance.coordinates}
         name = _named(font, instance.subfamilyNameID)
         weight = _weight(round(there.pop("wght", font["OS/2"].usWeightClass)))
-        own = {tag: value for tag, value in there.items() if value != usual[tag]}
+        own = {tag: value for tag, value in there.items() if value != itself[tag]}
         if name:
             found.append(Instance(name=name[:120], weight=weight, axes=own))
     return tuple(found)
@@ -110,7 +128,8 @@ def facts_of(font: TTFont, notes: list[str]) -> FontFacts:
     axes = _axes(font)
     family = _named(font, 16, 1) or "A font without a name"
     width = WIDTHS.get(table.usWidthClass, "")
-    if width and not any(axis.tag == "wdth" for axis in axes) and width.replace(" ", "") not in family.replace(" ", ""):
+    narrow = re.search(r"narrow|condensed|wide|expanded|extended", family, re.IGNORECASE)
+    if width and not narrow and not any(axis.tag == "wdth" for axis in axes):
         family = f"{family} {width}"
     italic = bool(table.fsSelection & 1 or font["head"].macStyle & 2)
     weight = next((axis for axis in axes if axis.tag == "wght"), None)

@@ -1,5 +1,6 @@
 """Font files opened by their bytes, and written as WOFF2 (WOFF File Format 2.0)."""
 
+import hashlib
 import io
 import struct
 from collections.abc import Iterator
@@ -69,6 +70,11 @@ class TakenFont:
     data: bytes
     facts: FontFacts
 
+    @property
+    def hash(self) -> str:
+        """SHA-256 of its bytes, hexadecimal."""
+        return hashlib.sha256(self.data).hexdigest()
+
 
 def looks_like_font(data: bytes) -> bool:
     """Whether bytes begin as a font file does."""
@@ -125,9 +131,8 @@ def _taken(font: TTFont, data: bytes, name: str, notes: list[str]) -> TakenFont:
         raise _refused(name, "has no letters that Unicode knows")
     check_composites(font, name)
     written, left_out = _written(font, data, not notes)
-    letters = try_out(unpack_woff2(written), name)
-    said = [*notes, *left_out, f"{letters:,} letters and signs."]
-    return TakenFont(written, facts_of(font, said))
+    try_out(unpack_woff2(written), name)
+    return TakenFont(written, facts_of(font, [*notes, *left_out]))
 
 
 def take_fonts(data: bytes, name: str) -> list[TakenFont]:

@@ -8,6 +8,7 @@ from pydantic import Field
 from ...core.document import Site
 from . import bands as b
 from . import blocks as k
+from . import fonts as f
 from . import joins as j
 from . import layers as y
 from . import pages as g
@@ -65,7 +66,10 @@ Edit = Annotated[
     | p.BestFocal
     | q.LayIn
     | q.TakeTurns
-    | q.EndTurns,
+    | q.EndTurns
+    | f.NameFont
+    | f.StandIn
+    | f.RemoveFont,
     Field(discriminator="kind"),
 ]
 
@@ -115,13 +119,16 @@ PLAIN: dict[type, Callable[[Site, Any], Edited]] = {
     q.EndTurns: q.end_turns,
 }
 
-FRAMING: dict[type, Callable[[Site, Any, Any, Any], Edited]] = {
+WITH_MORE: dict[type, Callable[[Site, Any, Any, Any], Edited]] = {
     p.LayPicture: p.lay_picture,
     p.FollowAdvice: p.follow_advice,
     p.BestFocal: p.best_focal,
     q.TakeTurns: q.take_turns,
+    f.NameFont: f.name_font,
+    f.StandIn: f.stand_in,
+    f.RemoveFont: f.remove_font,
 }
-"""Edits that find out how a picture is framed."""
+"""Edits that need more than the document: what pictures look like, and which fonts there are."""
 
 
 def apply_edit(site: Site, edit: Any, looks: Any, fonts: Any) -> Edited:
@@ -129,4 +136,4 @@ def apply_edit(site: Site, edit: Any, looks: Any, fonts: Any) -> Edited:
     plain = PLAIN.get(type(edit))
     if plain is not None:
         return plain(site, edit)
-    return FRAMING[type(edit)](site, edit, looks, fonts)
+    return WITH_MORE[type(edit)](site, edit, looks, fonts)

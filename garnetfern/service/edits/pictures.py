@@ -3,7 +3,7 @@
 from typing import Any, Literal
 
 from ...core.document import Asset, Ids, ImageException, ImageLayer, LayerBase, Page, Site, with_backdrop
-from ...core.errors import GarnetfernError, NotFoundError
+from ...core.errors import AlreadyThereError, NotFoundError
 from ..files.assets import renamed
 from ..kinds.layers import laid
 from ..views.framing import advice_for, focal_for, image_layer
@@ -79,12 +79,6 @@ def with_layer(page: Page, area: Any, layer: ImageLayer) -> Page:
     """The page with one of an area's pictures in another state."""
     layers = tuple(x.with_picture(layer) for x in area.backdrop.layers)
     return with_backdrop(page, area.id, area.backdrop.model_copy(update={"layers": layers}))
-
-
-class AlreadyThereError(GarnetfernError):
-    """The same file is on the shelf."""
-
-    kind = "already-there"
 
 
 def _shelved(site: Site, asset: Asset) -> tuple[Site, Asset]:

@@ -10,7 +10,8 @@ from ...core.picture import Facts
 from ...core.plain import tidied
 
 
-def _free(wanted: str, taken: set[str]) -> str:
+def free(wanted: str, taken: set[str]) -> str:
+    """An id that no other has."""
     if wanted not in taken:
         return wanted
     number = next(n for n in range(2, len(taken) + 3) if f"{wanted[:34]}-{n}" not in taken)
@@ -59,7 +60,7 @@ def check_facts(site: Site, before: Site | None, find: Callable[[str], Any]) -> 
 def renamed(site: Site, asset: Asset) -> Asset:
     """The asset with an id and a name that no other picture of the site has."""
     name = _shown(asset.name, {a.name for a in site.assets})
-    return asset.model_copy(update={"id": _free(asset.id, {a.id for a in site.assets}), "name": name})
+    return asset.model_copy(update={"id": free(asset.id, {a.id for a in site.assets}), "name": name})
 
 
 def new_asset(site: Site, name: str, hash_: str, size: int, facts: Facts, credit: str = "") -> Asset:

@@ -1,25 +1,31 @@
-"""The site file: a zip with `site.json` and `pictures/`, checked on the way in."""
+"""The site file: a zip with `site.json`, `pictures/` and `fonts/`, checked on the way in."""
 
 import hashlib
 import json
 from collections.abc import Collection
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
-from ...core.document import Asset, Site, read_site
+from ...core.document import Asset, FontFile, Site, read_site
 from ...core.errors import DocumentError, SiteFileError
 from ...core.film.facts import FILM_TYPES
-from ...core.limits import DOCUMENT, FILM, MB, PICTURE, SITE_FILE
+from ...core.limits import DOCUMENT, FILM, FONT, MB, PICTURE, SITE_FILE
 from ...core.plain import read_json
+from ...core.resolve.book import FontBook
 from ...sandbox import Room, shared_room
 from .archive import zip_of
 
 
 @dataclass(frozen=True)
 class SiteFile:
-    """A site with the original bytes of its pictures by their hash."""
+    """A site with the original bytes of its pictures, and of its own fonts, by their hash."""
 
     site: Site
     pictures: dict[str, bytes]
+    fonts: dict[str, bytes] = field(default_factory=dict)
+
+    def book(self, shipped: FontBook) -> FontBook:
+        """The fonts that there are, with its own."""
+        return shipped.with_own(self.fonts.__getitem__)
 
 
 def picture_path(asset: Asset) -> str:
@@ -27,10 +33,16 @@ def picture_path(asset: Asset) -> str:
     return f"pictures/{asset.hash}.{asset.type}"
 
 
+def font_path(font: FontFile) -> str:
+    """Where a font lies in the file."""
+    return f"fonts/{font.hash}.woff2"
+
+
 def pack_site_file(file: SiteFile) -> bytes:
     """The bytes of a site file."""
     document = json.dumps(file.site.model_dump(mode="json"), indent=1, ensure_ascii=False)
     files = {"site.json": document.encode()}
+    files.update({font_path(font): file.fonts[font.hash] for font in file.site.fonts})
     files.update({picture_path(asset): file.pictures[asset.hash] for asset in file.site.assets})
     return zip_of(files)
 
@@ -57,8 +69,21 @@ def _picture(room: Room, members: dict[str, bytes], asset: Asset) -> tuple[Asset
     return asset.model_copy(update=found), data
 
 
+def _font(room: Room, members: dict[str, bytes], font: FontFile) -> tuple[FontFile, bytes]:
+    """The font's bytes, and its entry with the facts as they were found."""
+    name = font_path(font)
+    data = _member(members, name, FONT)
+    if hashlib.sha256(data).hexdigest() != font.hash:
+        raise SiteFileError(f"{name} is not the font its name says (its hash differs). Nothing was changed.", name)
+    found = room.fonts(data, font.name)
+    if len(found) != 1 or found[0].data != data:
+        raise SiteFileError(f"{name} is no font as it is kept here. Nothing was changed.", name)
+    own = {"family": font.family, "category": font.category, "note": font.note}
+    return found[0].facts.entry(font.id, font.name, font.hash, len(data)).model_copy(update=own), data
+
+
 def unpack_site_file(data: bytes, fonts: Collection[str], room: Room | None = None) -> SiteFile:
-    """Read and check a site file. Raises SiteFileError, DocumentError or PictureError; takes all or nothing."""
+    """Read and check a site file; takes all or nothing. Raises SiteFileError, DocumentError, PictureError or FontError."""
     if len(data) > SITE_FILE:
         raise SiteFileError(f"A site file has {SITE_FILE // MB} MB at the most. Nothing was changed.")
     room = room or shared_room()
@@ -68,11 +93,13 @@ def unpack_site_file(data: bytes, fonts: Collection[str], room: Room | None = No
     except DocumentError as error:
         raise SiteFileError(f"site.json: {error.message} Nothing was changed.", "site.json") from error
     site = read_site(document, fonts)
-    wanted = {"site.json", *map(picture_path, site.assets)}
+    wanted = {"site.json", *map(picture_path, site.assets), *map(font_path, site.fonts)}
     strange = [name for name in members if name not in wanted]
     if strange:
         message = f"The site file holds {strange[0][:60]!r}, which site.json does not name. Nothing was changed."
         raise SiteFileError(message, strange[0][:60])
     found = [_picture(room, members, asset) for asset in site.assets]
-    known = site.model_copy(update={"assets": tuple(asset for asset, _ in found)})
-    return SiteFile(known, {asset.hash: picture for asset, picture in found})
+    lettered = [_font(room, members, font) for font in site.fonts]
+    facts = {"assets": tuple(asset for asset, _ in found), "fonts": tuple(font for font, _ in lettered)}
+    pictures = {asset.hash: picture for asset, picture in found}
+    return SiteFile(site.model_copy(update=facts), pictures, {font.hash: data for font, data in lettered})

@@ -110,13 +110,17 @@ def _without_pictures(backdrop: Backdrop) -> Backdrop:
     return backdrop.model_copy(update={"layers": tuple(layer.bare() for layer in backdrop.layers)})
 
 
-def page_met(site: Site, page: Page, situation_id: str) -> Page:
-    """The page as a visitor meets it in a situation, for being shown. Raises NotFoundError."""
+def page_met(site: Site, page: Page, situation_id: str) -> tuple[Page, bool]:
+    """The page as a visitor meets it in a situation, for being shown, and whether its fonts have not come there. Raises
+    NotFoundError."""
     situation = next((s for s in situations(site, page, None) if s.id == situation_id), None)
     if situation is None:
         raise NotFoundError(f"There is no situation {situation_id!r} on this page.")
+    plain = situation.moment.plain
     met = situation.moment.page(page)
-    return each_backdrop(met, lambda _, backdrop: _without_pictures(backdrop)) if situation.moment.missing else met
+    if situation.moment.missing:
+        met = each_backdrop(met, lambda _, backdrop: _without_pictures(backdrop))
+    return met, plain
 
 
 def _words(page: Page) -> dict[str, str]:

@@ -78,7 +78,23 @@ def film_notes(site: Site, page: Page, flashes: Flashes) -> list[Note]:
     return notes
 
 
+def font_notes(site: Site, page: Page) -> list[Note]:
+    """Own fonts of a page whose makers do not allow them to be embedded without their leave."""
+    used = {block.lettering.font for block in page.blocks() if block.lettered}
+    held = (file for file in site.fonts if file.family in used and file.embedding == "none")
+    return [
+        {
+            "about": file.id,
+            "sentence": f"The maker of {file.family} ({file.name}) does not allow it to be embedded without leave; "
+            "ask for a licence for the web before you put this live.",
+            "wanted": False,
+        }
+        for file in held
+    ]
+
+
 def notes_on(site: Site, page: Page, fonts: FontBook, flashes: Flashes) -> list[Note]:
     """All that cannot be vouched for beside readings with doubts. `flashes` tells of a film's part (by the film's hash)
     the first moment at which it flashes too often."""
-    return [*lettering_notes(site, page), *movement_notes(site, page, fonts), *film_notes(site, page, flashes)]
+    found = [*lettering_notes(site, page), *font_notes(site, page)]
+    return [*found, *movement_notes(site, page, fonts), *film_notes(site, page, flashes)]

@@ -85,7 +85,9 @@ def _together(rows: list[WorstRow]) -> WorstRow:
 
 def check_all(reader: Reader, cache: Cache, site: Site, told: Told = silent) -> CheckView:
     """Read every page that rules can compose in every situation; what is as it was is not read again."""
-    shared = site.model_dump_json(include={"assets", "screens", "fits", "slots", "requirement", "visits", "language"})
+    shared = site.model_dump_json(
+        include={"assets", "screens", "fits", "slots", "fonts", "requirement", "visits", "language"}
+    )
     every = [(page, compositions(site, page)) for page in site.visited]
     count, done = sum(len(ways) for _, ways in every), 0
     rows: list[WorstRow] = []

@@ -55,7 +55,7 @@ class Bringing:
         of the site is changed by reading."""
         files = self._together(files, beside)
         site = self._studio.site()
-        brought, pictures = self._studio.room.bring(files, site.screens, fonts_known(self._studio.fonts))
+        brought, pictures = self._studio.room.bring(files, site.screens, fonts_known(self._studio.fonts.of(site)))
         dropped = self._taken(site, brought, pictures)
         shelf = {asset.name: asset for asset in site.assets}
         found = [found_for(area, dropped, shelf) for area in brought.areas]

@@ -102,7 +102,7 @@ class House(Shared):
         name = self._free_name(file.site.name)
         site = file.site.model_copy(update={"name": name})
         studio = self._studio(self._free(name))
-        studio.start(SiteFile(site, file.pictures), label)
+        studio.start(SiteFile(site, file.pictures, file.fonts), label)
         self.folder.journal.note("site begun", site=studio.id)
         return studio
 

@@ -19,7 +19,7 @@ class Shared:
     def __init__(self, data: Path, room: Room | None = None, cache: Cache | None = None, beside: bool = False) -> None:
         self.room = room or shared_room()
         self.folder = Folder(data, self.room.rendition, self.room.films, beside)
-        self.fonts = shipped_fonts()
+        self.fonts = shipped_fonts().with_own(self.folder.fonts.data)
         self.cache = cache or Cache()
         self.reader = Reader(self.fonts, self.folder.pictures, self.cache)
         self.manners = Manners()

@@ -8,6 +8,7 @@ from hashlib import blake2b
 from typing import Any, TypeVar
 
 from ...core.css import EmittedPage, Urls, emit_page
+from ...core.css.letters import font_css
 from ...core.document import Area, Asset, Page, Site, read_site
 from ...core.document.addresses import file_of, links_to
 from ...core.document.shares import alike
@@ -22,6 +23,7 @@ from ..edits import apply_edit
 from ..files.assets import check_facts
 from ..files.fitting import Fitting
 from ..files.other_looks import with_looks_of
+from ..files.own_fonts import check_fonts
 from ..files.packing import Packing
 from ..files.site_file import SiteFile, pack_site_file, unpack_site_file
 from ..runtime.polite import PoliteReader
@@ -29,6 +31,7 @@ from ..views.pages import PageRow, PagesView, content_of, page_picture, page_row
 from .bringing import Bringing
 from .long import LongWork
 from .news import News
+from .own_fonts import OwnFonts
 from .patch import Patch
 from .present import Present
 from .publishing import Publishing
@@ -59,6 +62,7 @@ class Studio(Shelved):
         self.long = LongWork(self.site, self.fitting, self.films, self.fonts)
         self._present = Present(self.history, self.fonts)
         self.publishing, self.bringing, self.taking = Publishing(self), Bringing(self), Taking(self)
+        self.own_fonts = OwnFonts(self)
 
     def look_after_films(self) -> None:
         """Begin to make what the site's films need."""
@@ -98,8 +102,13 @@ class Studio(Shelved):
     def change(self, based_on: int, patch: Patch, label: str) -> State:
         """Keep a change as one step. Raises DocumentError (nothing kept) or StaleError."""
         site = self.site(patch, based_on)
-        check_facts(site, self.site(), self.pictures.find)
+        self._check_kept(site, self.site())
         return self.keep(based_on, site, label)
+
+    def _check_kept(self, site: Site, before: Site | None) -> None:
+        """What a document says of pictures and fonts is what the store knows. Raises DocumentError, NotFoundError."""
+        check_facts(site, before, self.pictures.find)
+        check_fonts(site, before, self.folder.fonts.facts)
 
     def keep(self, based_on: int, site: Site, label: str) -> State:
         """Keep a site as one step, what pages share brought into line."""
@@ -172,16 +181,20 @@ class Studio(Shelved):
             raise NotFoundError(f"There is no area {area_id!r} on this page.")
         return area
 
-    def emitted(self, site: Site, page: Page) -> EmittedPage:
-        """A page as the screens of the bench show it."""
-        return emit_page(site, page, self.fonts, replace(LIVE, coded=self.films.coded(site)))
+    def emitted(self, site: Site, page: Page, plain: bool = False) -> EmittedPage:
+        """A page as the screens of the bench show it; `plain`: as if its fonts had not come."""
+        urls = replace(LIVE, coded=self.films.coded(site))
+        page_as_it_is = emit_page(site, page, self.fonts, urls)
+        if not plain:
+            return page_as_it_is
+        return replace(page_as_it_is, fonts=font_css(page, self.fonts.of(site), urls, plain))
 
     def edit(self, based_on: int, edit: Any) -> tuple[State, str | None]:
         """Carry out an edit as one step; gives also what to choose then. Raises GarnetfernError or StaleError."""
         site = self.site(None, based_on)
         done = apply_edit(site, edit, self.looks, self.fonts)
         checked = read_site(done.site.model_dump(mode="json"), self.fonts.names())
-        check_facts(checked, site, self.pictures.find)
+        self._check_kept(checked, site)
         return self.keep(based_on, checked, done.label), done.chosen
 
     def ask_work(self, kind: str) -> JobState:
@@ -199,14 +212,16 @@ class Studio(Shelved):
         return self.packing.waiting(number) or self.packing.pack(self.site()).data
 
     def site_file(self) -> bytes:
-        """The site and its pictures in one open file."""
+        """The site, its pictures and its fonts in one open file."""
         site = self.site()
-        return pack_site_file(SiteFile(site, {a.hash: self.original(a.hash) for a in site.assets}))
+        pictures = {a.hash: self.original(a.hash) for a in site.assets}
+        return pack_site_file(SiteFile(site, pictures, self.own_fonts.held(site)))
 
     def take_in(self, file: SiteFile) -> None:
-        """Keep the pictures of an opened site file."""
+        """Keep the pictures and fonts of an opened site file."""
         for asset in file.site.assets:
             self._take(asset, file)
+        self.own_fonts.keep(list(file.site.fonts), file.fonts)
 
     def _take(self, asset: Asset, file: SiteFile) -> None:
         facts = Facts(asset.type, asset.width, asset.height, asset.alpha, asset.note, asset.duration, asset.rate)
@@ -246,7 +261,7 @@ class Studio(Shelved):
         """Put the site as it was released in place of the present one, as one step that can be undone."""
         self.site(None, based_on)
         site = self.publishing.site_of(number)
-        check_facts(site, None, self.pictures.find)
+        self._check_kept(site, None)
         return self.keep(based_on, site, f"Back to release {number}")
 
     def copies(self) -> list[Copy]:
@@ -257,7 +272,7 @@ class Studio(Shelved):
         """Put the site of a daily copy in place of the present one, as one step that can be undone."""
         self.site(None, based_on)
         site = read_site(self.folder.copies.document(day, self.id), self.fonts.names())
-        check_facts(site, None, self.pictures.find)
+        self._check_kept(site, None)
         return self.keep(based_on, site, f"Bring back the copy of {day}")
 
     def start(self, file: SiteFile, label: str) -> None:

@@ -17,6 +17,7 @@ import type {
   CropFacts,
   Edit,
   Font,
+  OwnFonts,
   Film,
   Framing,
   Job,
@@ -234,15 +235,28 @@ export const openSiteFile = (file: File, revision: number) => sendSiteFile('site
 /** Take the saved looks and gradients of another site's file. */
 export const takeLooks = (file: File, revision: number) => sendSiteFile('looks-of', file, revision);
 
+type Told = (done: number) => void;
+
 /** Hand in a picture; `progress` is told fractions from 0 to 1, and `signal` stops it. */
-export function addPicture(
+export const addPicture = (file: File, progress: Told, signal: AbortSignal) =>
+  handIn<{ asset: Asset; healed?: boolean }>('/api/pictures', { name: file.name }, file, progress, signal);
+
+/** Hand in a font, which becomes a step of its own. */
+export const addFont = (file: File, revision: number, progress: Told, signal: AbortSignal) =>
+  handIn<Step>('/api/own-fonts', { name: file.name, revision: `${revision}` }, file, progress, signal);
+
+export const ownFonts = () => get<OwnFonts>('/api/own-fonts');
+
+function handIn<T>(
+  path: string,
+  said: Record<string, string>,
   file: File,
-  progress: (done: number) => void,
+  progress: Told,
   signal: AbortSignal,
-): Promise<{ asset: Asset; healed?: boolean }> {
+): Promise<T> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
-    request.open('POST', ofSite(`/api/pictures?${new URLSearchParams({ name: file.name })}`));
+    request.open('POST', ofSite(`${path}?${new URLSearchParams(said)}`));
     request.setRequestHeader('content-type', FILE['content-type']);
     request.responseType = 'json';
     request.upload.onprogress = (event) => progress(event.total ? event.loaded / event.total : 0);

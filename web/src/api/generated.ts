@@ -769,6 +769,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/own-fonts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Own Fonts */
+        get: operations["own_fonts_api_own_fonts_get"];
+        put?: never;
+        /** Take Fonts */
+        post: operations["take_fonts_api_own_fonts_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/looks-of": {
         parameters: {
             query?: never;
@@ -1630,7 +1648,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Edit */
-            edit: components["schemas"]["AddBand"] | components["schemas"]["RemoveBand"] | components["schemas"]["MoveBand"] | components["schemas"]["DuplicateBand"] | components["schemas"]["SetColumns"] | components["schemas"]["AddBlock"] | components["schemas"]["RemoveBlock"] | components["schemas"]["MoveBlock"] | components["schemas"]["DuplicateBlock"] | components["schemas"]["JoinBands"] | components["schemas"]["PartBands"] | components["schemas"]["CopyLayer"] | components["schemas"]["SaveLook"] | components["schemas"]["LayLook"] | components["schemas"]["AddPlate"] | components["schemas"]["AddScreen"] | components["schemas"]["RemoveScreen"] | components["schemas"]["SameEverywhere"] | components["schemas"]["AddPage"] | components["schemas"]["CopyPage"] | components["schemas"]["RemovePage"] | components["schemas"]["MovePage"] | components["schemas"]["NamePage"] | components["schemas"]["AddressPage"] | components["schemas"]["SharePart"] | components["schemas"]["PartAlone"] | components["schemas"]["StepOut"] | components["schemas"]["StepIn"] | components["schemas"]["KindPage"] | components["schemas"]["NewPlaced"] | components["schemas"]["PlaceBand"] | components["schemas"]["RemovePlaced"] | components["schemas"]["MovePlaced"] | components["schemas"]["PutPlaced"] | components["schemas"]["AddRule"] | components["schemas"]["ChangeRule"] | components["schemas"]["RemoveRule"] | components["schemas"]["SetZone"] | components["schemas"]["LayPicture"] | components["schemas"]["ShelvePicture"] | components["schemas"]["ReplacePicture"] | components["schemas"]["RemovePicture"] | components["schemas"]["FollowAdvice"] | components["schemas"]["BestFocal"] | components["schemas"]["LayIn"] | components["schemas"]["TakeTurns"] | components["schemas"]["EndTurns"];
+            edit: components["schemas"]["AddBand"] | components["schemas"]["RemoveBand"] | components["schemas"]["MoveBand"] | components["schemas"]["DuplicateBand"] | components["schemas"]["SetColumns"] | components["schemas"]["AddBlock"] | components["schemas"]["RemoveBlock"] | components["schemas"]["MoveBlock"] | components["schemas"]["DuplicateBlock"] | components["schemas"]["JoinBands"] | components["schemas"]["PartBands"] | components["schemas"]["CopyLayer"] | components["schemas"]["SaveLook"] | components["schemas"]["LayLook"] | components["schemas"]["AddPlate"] | components["schemas"]["AddScreen"] | components["schemas"]["RemoveScreen"] | components["schemas"]["SameEverywhere"] | components["schemas"]["AddPage"] | components["schemas"]["CopyPage"] | components["schemas"]["RemovePage"] | components["schemas"]["MovePage"] | components["schemas"]["NamePage"] | components["schemas"]["AddressPage"] | components["schemas"]["SharePart"] | components["schemas"]["PartAlone"] | components["schemas"]["StepOut"] | components["schemas"]["StepIn"] | components["schemas"]["KindPage"] | components["schemas"]["NewPlaced"] | components["schemas"]["PlaceBand"] | components["schemas"]["RemovePlaced"] | components["schemas"]["MovePlaced"] | components["schemas"]["PutPlaced"] | components["schemas"]["AddRule"] | components["schemas"]["ChangeRule"] | components["schemas"]["RemoveRule"] | components["schemas"]["SetZone"] | components["schemas"]["LayPicture"] | components["schemas"]["ShelvePicture"] | components["schemas"]["ReplacePicture"] | components["schemas"]["RemovePicture"] | components["schemas"]["FollowAdvice"] | components["schemas"]["BestFocal"] | components["schemas"]["LayIn"] | components["schemas"]["TakeTurns"] | components["schemas"]["EndTurns"] | components["schemas"]["NameFont"] | components["schemas"]["StandIn"] | components["schemas"]["RemoveFont"];
         };
         /**
          * AskedLayer
@@ -1872,6 +1890,22 @@ export interface components {
             lettering?: string | null;
         };
         /**
+         * Axis
+         * @description An axis of a variable font (OpenType, `fvar`).
+         */
+        Axis: {
+            /** Tag */
+            tag: string;
+            /** Name */
+            name: string;
+            /** Least */
+            least: number;
+            /** Usual */
+            usual: number;
+            /** Most */
+            most: number;
+        };
+        /**
          * Backdrop
          * @description All that lies behind an area's words: a base colour and layers from bottom to top.
          */
@@ -2085,6 +2119,7 @@ export interface components {
              * @default {
              *       "font": "Hanken Grotesk",
              *       "weight": 400,
+             *       "axes": {},
              *       "size": "17px",
              *       "line": 1.5,
              *       "colour": "#20302a",
@@ -3018,8 +3053,95 @@ export interface components {
             layer: string;
         };
         /**
+         * FontFile
+         * @description A font file of the owner's, kept as WOFF2 and found by the SHA-256 of that; `name` is what it was called.
+         *
+         *     `least_weight` to `most_weight` is what it can be set to; a file that does not vary has one. `category` says what
+         *     stands in for it while it has not come.
+         */
+        FontFile: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Hash */
+            hash: string;
+            /** Bytes */
+            bytes: number;
+            /** Family */
+            family: string;
+            /**
+             * Category
+             * @default sans-serif
+             * @enum {string}
+             */
+            category: "sans-serif" | "serif" | "handwriting" | "display";
+            /**
+             * Italic
+             * @default false
+             */
+            italic: boolean;
+            /**
+             * Least Weight
+             * @default 400
+             */
+            least_weight: number;
+            /**
+             * Most Weight
+             * @default 400
+             */
+            most_weight: number;
+            /**
+             * Axes
+             * @default []
+             */
+            axes: components["schemas"]["Axis"][];
+            /**
+             * Instances
+             * @default []
+             */
+            instances: components["schemas"]["Instance"][];
+            /**
+             * Embedding
+             * @default any
+             * @enum {string}
+             */
+            embedding: "any" | "edit" | "view" | "none";
+            /**
+             * Note
+             * @description what was found when it came in, for the owner
+             * @default
+             */
+            note: string;
+        };
+        /**
+         * FontFileRow
+         * @description A file of a family: `style` in words, `embedding` as its maker says; `intact`: it is there and whole.
+         */
+        FontFileRow: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Hash */
+            hash: string;
+            /** Style */
+            style: string;
+            /** Bytes */
+            bytes: number;
+            /** Embedding */
+            embedding: string;
+            /** Allowed */
+            allowed: boolean;
+            /** Note */
+            note: string;
+            /** Intact */
+            intact: boolean;
+        };
+        /**
          * FontView
-         * @description A shipped family.
+         * @description A family that there is: its weights, each as least and most, and whether it has italics. Axes and named instances
+         *     are those of the owner's `own`.
          */
         FontView: {
             /** Family */
@@ -3028,14 +3150,19 @@ export interface components {
             character: string;
             /** Stack */
             stack: string;
-            /** Least Weight */
-            least_weight: number;
-            /** Most Weight */
-            most_weight: number;
-            /** Variable */
-            variable: boolean;
+            /** Weights */
+            weights: [
+                number,
+                number
+            ][];
             /** Italic */
             italic: boolean;
+            /** Own */
+            own: boolean;
+            /** Axes */
+            axes: components["schemas"]["Axis"][];
+            /** Instances */
+            instances: components["schemas"]["Instance"][];
         };
         /**
          * FramingView
@@ -3349,6 +3476,23 @@ export interface components {
             by: "day" | "visit";
         };
         /**
+         * Instance
+         * @description A named place among the axes of a variable font: its weight, and what else is set.
+         */
+        Instance: {
+            /** Name */
+            name: string;
+            /** Weight */
+            weight: number;
+            /**
+             * Axes
+             * @default {}
+             */
+            axes: {
+                [key: string]: number;
+            };
+        };
+        /**
          * JobState
          * @description Where a piece of work stands: `done` of `total` steps, and a message for the owner.
          */
@@ -3492,6 +3636,22 @@ export interface components {
             word: string;
         };
         /**
+         * Lacking
+         * @description Words that a family does not have all letters for; they are set in what stands in for it.
+         */
+        Lacking: {
+            /** Page */
+            page: string;
+            /** Block */
+            block: string;
+            /** Words */
+            words: string;
+            /** Letters */
+            letters: string;
+            /** Sentence */
+            sentence: string;
+        };
+        /**
          * LaidArea
          * @description An area of what was read (`id`, `number`), to lie on an area of a page or below it as a band of its own.
          */
@@ -3624,6 +3784,14 @@ export interface components {
              * @default 400
              */
             weight: number;
+            /**
+             * Axes
+             * @description other axes of a variable font, by their tags
+             * @default {}
+             */
+            axes: {
+                [key: string]: number;
+            };
             /**
              * Size
              * @default 17px
@@ -3916,6 +4084,26 @@ export interface components {
             to: number;
         };
         /**
+         * NameFont
+         * @description Call an own family, or one of its files alone, otherwise; files of one name are one family.
+         */
+        NameFont: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "name-font";
+            /** Family */
+            family: string;
+            /** Name */
+            name: string;
+            /**
+             * File
+             * @description one file alone, by its id; none: the whole family
+             */
+            file?: string | null;
+        };
+        /**
          * NamePage
          * @description Another title.
          */
@@ -4127,6 +4315,49 @@ export interface components {
             required: number | null;
             /** Situation */
             situation: string;
+        };
+        /**
+         * OwnFamily
+         * @description An own family on the shelf.
+         */
+        OwnFamily: {
+            /** Family */
+            family: string;
+            /**
+             * Category
+             * @enum {string}
+             */
+            category: "sans-serif" | "serif" | "handwriting" | "display";
+            /** Stack */
+            stack: string;
+            /** Files */
+            files: components["schemas"]["FontFileRow"][];
+            /** Axes */
+            axes: components["schemas"]["Axis"][];
+            /** Instances */
+            instances: components["schemas"]["Instance"][];
+            /** Letters */
+            letters: number;
+            /** Scripts */
+            scripts: string;
+            /** Used */
+            used: number;
+            /** Places */
+            places: string[];
+            /** Lacking */
+            lacking: components["schemas"]["Lacking"][];
+            /** Replaces */
+            replaces: boolean;
+        };
+        /**
+         * OwnFontsView
+         * @description All own families.
+         */
+        OwnFontsView: {
+            /** Families */
+            families: components["schemas"]["OwnFamily"][];
+            /** Bytes */
+            bytes: number;
         };
         /**
          * PackedLine
@@ -4906,6 +5137,29 @@ export interface components {
             block: string;
         };
         /**
+         * RemoveFont
+         * @description Take an own family, or one of its files, off the shelf. Words that were set in it get another font.
+         */
+        RemoveFont: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "remove-font";
+            /** Family */
+            family: string;
+            /**
+             * File
+             * @description one file alone, by its id; none: the whole family
+             */
+            file?: string | null;
+            /**
+             * Instead
+             * @description none: one that ships and is of the same kind
+             */
+            instead?: string | null;
+        };
+        /**
          * RemovePage
          * @description Take a page away; refused for the only one. Links to it stay as they are, and are said in the step.
          */
@@ -5528,6 +5782,12 @@ export interface components {
              */
             assets: components["schemas"]["Asset"][];
             /**
+             * Fonts
+             * @description the owner's own, beside those that ship
+             * @default []
+             */
+            fonts: components["schemas"]["FontFile"][];
+            /**
              * Slots
              * @default []
              */
@@ -5732,6 +5992,24 @@ export interface components {
             colour: string;
             /** Layers */
             layers: string[];
+        };
+        /**
+         * StandIn
+         * @description Say what kind of letters an own family has: by it goes what stands in until it has come.
+         */
+        StandIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "stand-in";
+            /** Family */
+            family: string;
+            /**
+             * Category
+             * @enum {string}
+             */
+            category: "sans-serif" | "serif" | "handwriting" | "display";
         };
         /**
          * StateView
@@ -8449,6 +8727,103 @@ export interface operations {
         };
     };
     open_site_file_api_site_file_post: {
+        parameters: {
+            query: {
+                revision: number;
+                name?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StepView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    own_fonts_api_own_fonts_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnFontsView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    take_fonts_api_own_fonts_post: {
         parameters: {
             query: {
                 revision: number;

@@ -8,6 +8,8 @@
   import { within } from '../parts/numbers';
   import NumberField from '../parts/NumberField.svelte';
   import { editorOf } from '../state/editor';
+  import { weightShown, weightsOf } from '../state/fonts';
+  import Axes from './Axes.svelte';
   import MenuItems from './MenuItems.svelte';
   import SizeSetting from './SizeSetting.svelte';
   import Wording from './Wording.svelte';
@@ -26,14 +28,13 @@
   const own = $derived(doc.kind(block).own);
   const lettering = $derived(block.lettering ?? {});
   const font = $derived(doc.fonts.find((f) => f.family === lettering.font));
+  const weight = $derived(weightShown(lettering.weight ?? 400, font?.weights ?? []));
   const weights = $derived(
-    [100, 200, 300, 400, 500, 600, 700, 800, 900].filter(
-      (w) => w >= (font?.least_weight ?? 100) && w <= (font?.most_weight ?? 900),
-    ),
+    [...new Set([...weightsOf(font?.weights ?? []), weight])].toSorted((a, b) => a - b),
   );
-  const weight = $derived(
-    Math.min(font?.most_weight ?? 900, Math.max(font?.least_weight ?? 100, lettering.weight ?? 400)),
-  );
+
+  const ownFonts = $derived(doc.fonts.filter((f) => f.own));
+  const shipped = $derived(doc.fonts.filter((f) => !f.own));
 
   const to = editorOf((chosen) => chosen.blockTarget(block.id));
 </script>
@@ -55,11 +56,25 @@
         class="field w-full"
         value={lettering.font}
         onchange={(e) =>
-          void to.keep({ 'lettering/font': e.currentTarget.value }, `Font ${e.currentTarget.value}`)}
+          void to.keep(
+            { 'lettering/font': e.currentTarget.value, 'lettering/axes': {} },
+            `Font ${e.currentTarget.value}`,
+          )}
       >
-        {#each doc.fonts as f (f.family)}
-          <option value={f.family} title={f.character}>{f.family}</option>
-        {/each}
+        {#if ownFonts.length > 0}
+          <optgroup label="Your own">
+            {#each ownFonts as f (f.family)}<option value={f.family}>{f.family}</option>{/each}
+          </optgroup>
+          <optgroup label="Here already">
+            {#each shipped as f (f.family)}
+              <option value={f.family} title={f.character}>{f.family}</option>
+            {/each}
+          </optgroup>
+        {:else}
+          {#each shipped as f (f.family)}
+            <option value={f.family} title={f.character}>{f.family}</option>
+          {/each}
+        {/if}
       </select>
     </label>
     <label class="min-w-0">
@@ -86,6 +101,7 @@
       keep={(line) => to.keep({ 'lettering/line': line }, `Line height ${line}`)}
     />
   </div>
+  {#if font && (font.axes.length > 1 || font.instances.length > 0)}<Axes {block} {font} />{/if}
   <SizeSetting {block} />
   <ColourField
     label="Colour"

@@ -1,5 +1,5 @@
 <script lang="ts">
-  /** The pictures of the site; the stock stand-in; exact slots. */
+  /** The pictures of the site, its own fonts; the stock stand-in; exact slots. */
   import * as client from '../api/client';
   import type { Picture } from '../api/types';
   import { picturesOf } from '../layers/members';
@@ -8,6 +8,7 @@
   import Details from './Details.svelte';
   import { filtered, NO_FILTER, type Filter } from './filter';
   import Filters from './Filters.svelte';
+  import Fonts from './Fonts.svelte';
   import PictureGrid from './PictureGrid.svelte';
   import Saved from './Saved.svelte';
   import Slots from './Slots.svelte';
@@ -16,9 +17,10 @@
 
   const { doc, edits, place, selection, uploads } = useBench();
 
-  type Tab = 'own' | 'stock' | 'slots' | 'looks';
+  type Tab = 'own' | 'fonts' | 'stock' | 'slots' | 'looks';
   const TABS: { id: Tab; name: string }[] = [
     { id: 'own', name: 'Our pictures' },
+    { id: 'fonts', name: 'Our fonts' },
     { id: 'stock', name: 'Picture loan' },
     { id: 'slots', name: 'Exact slots' },
     { id: 'looks', name: 'Gradients and looks' },
@@ -89,6 +91,18 @@
         onchange={bring}
       />
     </label>
+  {:else if tab === 'fonts'}
+    <label class="btn btn-primary ml-auto h-[30px] min-h-0 px-3">
+      Bring fonts
+      <input
+        type="file"
+        class="sr-only"
+        multiple
+        accept=".woff2,.woff,.ttf,.otf,.ttc,.otc"
+        aria-label="Bring fonts to the shelf"
+        onchange={bring}
+      />
+    </label>
   {/if}
 {/snippet}
 
@@ -154,6 +168,8 @@
           place.pick(id);
         }}
       />
+    {:else if tab === 'fonts'}
+      <Fonts />
     {:else if tab === 'looks'}
       <Saved />
     {:else}

@@ -83,6 +83,17 @@ async function findSite(notices: Notices): Promise<void> {
   if (search === '' && names.length > 1) window.history.replaceState(null, '', '?view=sites');
 }
 
+/** What of a document says which fonts there are. */
+const told = ({ state }: Doc) => JSON.stringify(state?.document.fonts ?? []);
+
+/** Know the fonts of the site as it has become. */
+export async function followFonts(doc: Doc): Promise<void> {
+  const now = told(doc);
+  if (doc.fontsOf === '' || now === doc.fontsOf) return;
+  doc.fontsOf = now;
+  doc.fonts = await client.fonts();
+}
+
 /** Fetch the site and what ships, and choose what is worked on first. */
 export async function start({ doc, edits, selection, notices }: Bench): Promise<boolean> {
   try {
@@ -96,6 +107,7 @@ export async function start({ doc, edits, selection, notices }: Bench): Promise<
     selection.restore({});
     void edits.missed();
     doc.fonts = await fonts;
+    doc.fontsOf = told(doc);
     return true;
   } catch (error) {
     notices.tell(error);

@@ -20,6 +20,8 @@ export class Doc {
   /** What is shown and not kept. */
   change = $state.raw<Change | null>(null);
   fonts = $state.raw<Font[]>([]);
+  /** Which font files of the owner's the fonts were asked for with; '': not yet. */
+  fontsOf = '';
   library = $state.raw<Library | null>(null);
 
   readonly revision = $derived(this.state?.revision ?? 0);

@@ -1,5 +1,6 @@
 import * as client from '../api/client';
 import type { Asset, ImageLayer, Problem } from '../api/types';
+import { isFont } from './fonts';
 import type { Edits } from './edits.svelte';
 import type { Notices } from './notices.svelte';
 import type { Selection } from './selection.svelte';
@@ -11,7 +12,7 @@ type Place = { page: string; area: string; layer: string | null };
 
 const AT_ONCE = 3;
 
-/** Pictures on their way in. The first that arrives may be put behind the words of the present area. */
+/** Pictures and fonts on their way in. The first picture may be put behind the words of the present area. */
 export class Uploads {
   list = $state<Upload[]>([]);
   /** Counts what has come onto the shelf, so that views know when to look again. */
@@ -36,7 +37,12 @@ export class Uploads {
     this.list = this.list.filter((u) => !u.problem);
     // where it shall be laid is known now; what is chosen when it arrives may be something else
     const place = lay ? this.place(null) : null;
-    const queue = files.map((file, n) => ({ file, lay: n === 0 ? place : null, upload: this.listed(file) }));
+    const first = files.find((file) => !isFont(file.name));
+    const queue = files.map((file) => ({
+      file,
+      lay: file === first ? place : null,
+      upload: this.listed(file),
+    }));
     const take = async (): Promise<void> => {
       for (let next = queue.shift(); next; next = queue.shift())
         await this.one(next.file, next.lay, next.upload);
@@ -61,6 +67,10 @@ export class Uploads {
     };
     if (abort.signal.aborted) return this.dismiss(id);
     try {
+      if (isFont(file.name)) {
+        await this.font(file, (done) => update({ done }), abort.signal);
+        return this.dismiss(id);
+      }
       const { asset, healed } = await client.addPicture(file, (done) => update({ done }), abort.signal);
       const problem = lay ? await this.layAt(asset, lay) : await this.shelve(asset);
       if (problem) throw new Error(problem.message);
@@ -71,6 +81,14 @@ export class Uploads {
       if (error instanceof DOMException) this.dismiss(id);
       else update({ problem: error instanceof Error ? error.message : 'The picture was not taken.' });
     }
+  }
+
+  /** Put a font on the shelf, as a step of its own. */
+  private async font(file: File, told: (done: number) => void, signal: AbortSignal): Promise<void> {
+    const problem = await this.edits.exchange((revision) => client.addFont(file, revision, told, signal));
+    if (problem && problem.kind !== 'already-there') throw new Error(problem.message);
+    this.notices.say(problem ? problem.message : `${file.name} is on the shelf; words can be set in it.`);
+    this.arrived += 1;
   }
 
   /** Put a picture on the shelf; it is there once, however often it comes. */
