@@ -3,7 +3,7 @@
 from contextlib import ExitStack
 from typing import Any
 
-from garnetfern.core.errors import PictureError, SiteFileError, StylesheetError
+from garnetfern.core.errors import FontError, PictureError, SiteFileError, StylesheetError
 from garnetfern.sandbox import Room
 from garnetfern.sandbox.films import FilmRoom
 from garnetfern.sandbox.pool import Asked
@@ -20,7 +20,7 @@ class NearPool:
                 if asked.path is not None:
                     said["file"] = held.enter_context(asked.path.open("rb")).fileno()
                 return TASKS[asked.task](said, asked.blobs)
-        except (PictureError, SiteFileError, StylesheetError) as error:
+        except (PictureError, SiteFileError, StylesheetError, FontError) as error:
             return {"refused": type(error).__name__, "message": error.message, "path": error.path}, []
 
     def close(self) -> None:

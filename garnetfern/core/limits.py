@@ -72,7 +72,7 @@ FONT = 8 * MB
 FONT_UNFOLDED = 30 * MB
 FONT_MEMBERS = 24
 """Fonts in one collection."""
-FONT_POINTS = 60_000
+FONT_POINTS = 30_000
 """Points of one letter, letters that it is made of unfolded."""
 FONT_NESTING = 16
 """How deep a letter may be made of letters."""

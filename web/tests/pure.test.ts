@@ -8,6 +8,7 @@ import { nudgeLength } from '../src/parts/lengths';
 import { lengthIn, numberIn, sum, withUnit } from '../src/parts/numbers';
 import { isStep, NAMES, read, write, type Address } from '../src/state/address';
 import { arrangementOf } from '../src/state/arrangement';
+import { weightShown, weightsOf } from '../src/state/fonts';
 import { GoneError, pathOf } from '../src/state/target';
 import { firstWords } from '../src/state/tree';
 import { smallSite } from './site';
@@ -176,5 +177,36 @@ it.each([
 ])('first words of %j are %s', (wordings, name) => {
   expect(firstWords(wordings.map((wording, n) => ({ id: String(n), kind: 'text', wording })) as never)).toBe(
     name,
+  );
+});
+
+describe('weights of fonts', () => {
+  it.each([
+    [[[100, 900]], [100, 200, 300, 400, 500, 600, 700, 800, 900]],
+    [
+      [
+        [400, 400],
+        [700, 700],
+      ],
+      [400, 700],
+    ],
+    [[[300, 1000]], [300, 400, 500, 600, 700, 800, 900, 1000]],
+    [[[350, 350]], [350]],
+  ])('%j can be set to %j', (ranges, weights) => expect(weightsOf(ranges)).toEqual(weights));
+
+  it.each([
+    [400, [400, 700], 400],
+    [400, [500, 300], 500],
+    [450, [600, 300], 300],
+    [300, [200, 400], 200],
+    [600, [500, 700], 700],
+    [900, [400, 700], 700],
+  ])('where %d is wanted of %j, %d is shown', (wanted, there, shown) =>
+    expect(
+      weightShown(
+        wanted,
+        there.map((weight) => [weight, weight]),
+      ),
+    ).toBe(shown),
   );
 });

@@ -9,10 +9,11 @@ from dataclasses import dataclass
 from fontTools.ttLib import TTCollection, TTFont, TTLibError
 
 from ..errors import FontError
-from ..limits import FONT, FONT_MEMBERS, FONT_UNFOLDED, MB
+from ..limits import FONT, FONT_MEMBERS, MB
 from ..resolve.fonts import unpack_woff2
 from .facts import FontFacts, facts_of
 from .outlines import check_composites, try_out
+from .packed import check_packed
 
 KINDS = "WOFF2, WOFF, TTF and OTF fonts are taken, and collections of them (TTC, OTC)"
 SIGNATURES = (b"\x00\x01\x00\x00", b"OTTO", b"true", b"ttcf", b"wOFF", b"wOF2")
@@ -85,18 +86,6 @@ def _refused(name: str, what: str) -> FontError:
     return FontError(f"{name} {what}. It was not taken; nothing was changed.")
 
 
-def _unfolded(data: bytes, name: str) -> None:
-    """Raise FontError where a packed font says that it unfolds too far."""
-    if data[:4] in (b"wOFF", b"wOF2"):
-        if len(data) < 44:
-            raise _refused(name, "ends before its header does")
-        if data[:4] == b"wOF2" and data[4:8] == b"ttcf":
-            raise _refused(name, "is a packed collection, which cannot be opened here; bring its fonts one by one")
-        (whole,) = struct.unpack(">I", data[16:20])
-        if whole > FONT_UNFOLDED:
-            raise _refused(name, f"unfolds to {whole / MB:.0f} MB; {FONT_UNFOLDED // MB} MB are the most")
-
-
 def _fonts(data: bytes, name: str) -> Iterator[TTFont]:
     if data[:4] != b"ttcf":
         yield TTFont(io.BytesIO(data), lazy=True)
@@ -143,7 +132,8 @@ def take_fonts(data: bytes, name: str) -> list[TakenFont]:
         raise _refused(name, f"has {len(data) / MB:.1f} MB; fonts have {FONT // MB} MB at the most")
     if not looks_like_font(data):
         raise FontError(f"{name} is no font, whatever it is called. {KINDS}. Nothing was changed.")
-    _unfolded(data, name)
+    if data[:4] in (b"wOFF", b"wOF2"):
+        check_packed(data, name)
     found: list[TakenFont] = []
     try:
         fonts = list(_fonts(data, name))

@@ -17,6 +17,10 @@ PROBED = 15_000
 SIZE = 20
 
 
+def _refused(name: str, what: str) -> FontError:
+    return FontError(f"{name} has a letter that {what}. It was not taken; nothing was changed.")
+
+
 def check_composites(font: TTFont, name: str) -> None:
     """Letters made of letters: none in itself, none too deep, none of too many points. Raises FontError."""
     if "glyf" not in font:
@@ -26,9 +30,8 @@ def check_composites(font: TTFont, name: str) -> None:
 
     def unfolded(glyph_name: str, above: tuple[str, ...]) -> tuple[int, int]:
         """Points of a glyph, and how deep it goes."""
-        if glyph_name in above or len(above) > FONT_NESTING:
-            what = "is made of itself" if glyph_name in above else f"is nested more than {FONT_NESTING} deep"
-            raise FontError(f"{name} has a letter that {what} ({above[0]!r}). It was not taken; nothing was changed.")
+        if glyph_name in above:
+            raise _refused(name, f"is made of itself ({glyph_name!r})")
         if glyph_name not in known:
             glyph = table[glyph_name]
             points, deep = 0, 1
@@ -39,12 +42,12 @@ def check_composites(font: TTFont, name: str) -> None:
             elif glyph.numberOfContours > 0:
                 points = glyph.endPtsOfContours[-1] + 1
             known[glyph_name] = (points, deep)
-        if known[glyph_name][0] > FONT_POINTS:
-            raise FontError(
-                f"{name} has a letter that unfolds to {known[glyph_name][0]:,} points ({glyph_name!r}); "
-                f"{FONT_POINTS:,} are the most. It was not taken; nothing was changed."
-            )
-        return known[glyph_name]
+        points, deep = known[glyph_name]
+        if points > FONT_POINTS:
+            raise _refused(name, f"unfolds to {points:,} points ({glyph_name!r}); {FONT_POINTS:,} are the most")
+        if deep > FONT_NESTING:
+            raise _refused(name, f"is made of letters more than {FONT_NESTING} deep ({glyph_name!r})")
+        return points, deep
 
     for glyph_name in font.getGlyphOrder():
         unfolded(glyph_name, ())
@@ -63,7 +66,10 @@ def try_out(data: bytes, name: str) -> None:
         buffer = hb.Buffer()
         buffer.add_codepoints(text[at : at + PIECE])
         buffer.guess_segment_properties()
-        hb.shape(font, buffer)
+        try:
+            hb.shape(font, buffer)
+        except MemoryError as error:
+            raise _refused(name, "grows without end when it is set") from error
     drawn = freetype.Face(io.BytesIO(data))
     if not drawn.is_scalable:
         raise FontError(f"{name} has pictures of letters, but no outlines. It was not taken; nothing was changed.")

@@ -13,6 +13,8 @@ LAID = 320
 SERIFS = frozenset({"serif"})
 """Categories that a serif stands in for; a sans does for all others."""
 
+SAMPLED = 32.0
+"""The size at which the sample is set, px: letters that answer to their size are as wide as there."""
 SAMPLE = (
     "The glasshouse keeps its oldest ferns in the long room by the door, where visitors can read, rest and draw. "
     "Open daily from 10 to 5; every quiet Sunday in June, six extra guides walk you through it."
@@ -165,7 +167,7 @@ class FontBook:
 
 def _width(family: Family, weight: int, italic: bool, variation: Variation) -> float:
     """How wide the sample is, em; letters that are not there count as they do in what stands in."""
-    total, size = 0.0, 100.0
+    total, size = 0.0, SAMPLED
     for letter in SAMPLE:
         face = family.face_for(ord(letter), weight, italic)
         if face is None:

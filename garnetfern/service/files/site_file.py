@@ -83,7 +83,7 @@ def _font(room: Room, members: dict[str, bytes], font: FontFile) -> tuple[FontFi
 
 
 def unpack_site_file(data: bytes, fonts: Collection[str], room: Room | None = None) -> SiteFile:
-    """Read and check a site file; takes all or nothing. Raises SiteFileError, DocumentError, PictureError or FontError."""
+    """Read and check a site file, all or nothing. Raises SiteFileError, DocumentError, PictureError or FontError."""
     if len(data) > SITE_FILE:
         raise SiteFileError(f"A site file has {SITE_FILE // MB} MB at the most. Nothing was changed.")
     room = room or shared_room()

@@ -5,6 +5,8 @@
   import { editorOf } from '../state/editor';
 
   const REGISTERED = ['wdth', 'slnt', 'ital', 'opsz'];
+  /** So many axes are beside the words; more are folded. */
+  const AT_HAND = 3;
   const BY_ITSELF: Record<string, number> = { wdth: 100, slnt: 0, ital: 0 };
 
   type Axis = Font['axes'][number];
@@ -16,7 +18,10 @@
   const others = $derived(
     font.axes.filter((axis) => axis.tag !== 'wght' && (axis.tag !== 'opsz' || 'opsz' in axes)),
   );
-  const first = $derived(others.filter((axis) => REGISTERED.includes(axis.tag) || axis.tag in axes));
+  const ranked = $derived(
+    others.toSorted((a, b) => Number(REGISTERED.includes(b.tag)) - Number(REGISTERED.includes(a.tag))),
+  );
+  const first = $derived(ranked.filter((axis, n) => n < AT_HAND || axis.tag in axes));
   const rest = $derived(others.filter((axis) => !first.includes(axis)));
 
   /** What an axis is set to of which nothing is said. */
