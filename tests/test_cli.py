@@ -13,6 +13,7 @@ from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.site_file import pack_site_file, unpack_site_file
 from garnetfern.service.workspace.house import first_site
 from tests.conftest import jpeg
+from tests.referee.own_fonts import files_of
 from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, with_picture
 
 run = CliRunner().invoke
@@ -255,3 +256,20 @@ def test_somebody_s_own_page_is_checked(own):
     assert run(app, ["check", str(own / "fern.jpg"), "--html", page]).exit_code == 2
     (own / "css" / "s.css").write_text("p { color: red }")
     assert run(app, ["check", sheet, "--html", page]).exit_code == 2
+
+
+def test_a_font_that_lies_beside_somebody_s_page_is_read_in(own):
+    from garnetfern.cli.reading import own_page
+
+    sheet, page = own / "css" / "s.css", own / "page.html"
+    file = files_of("@fontsource/lato")[0]
+    (own / "house.woff2").write_bytes(file.read_bytes())
+    (own / "spoilt.woff2").write_bytes(file.read_bytes()[:900])
+    faces = "@font-face { font-family: House; src: url(../house.woff2) }\n"
+    spoilt = "@font-face { font-family: Spoilt; src: url(../spoilt.woff2) }\n"
+    sheet.write_text(faces + spoilt + "h1 { font-family: House, serif }\n" + sheet.read_text())
+    found, _ = own_page([sheet], page)
+    assert [font.family for font in found.site.fonts] == ["House"]
+    heading = next(b for b in found.site.pages[0].blocks() if b.kind == "heading")
+    assert heading.lettering.font == "House"
+    assert run(app, ["check", str(sheet), "--html", str(page), "--json"]).exit_code in (0, 1)

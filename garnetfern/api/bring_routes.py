@@ -35,6 +35,21 @@ class LaidArea(BaseModel):
     as_band: bool = False
 
 
+class FontsAlong(BaseModel):
+    """The fonts of what was read, to be put on the shelf."""
+
+    revision: int = Field(ge=0, le=WHOLE_NUMBER)
+    id: int = Field(ge=0, le=WHOLE_NUMBER)
+
+
+class FontsBrought(BaseModel):
+    """Where the site stands then, what was read once more, and why fonts were not taken."""
+
+    step: m.StepView
+    found: BroughtView
+    refused: list[str]
+
+
 def pasted_name(text: str) -> str:
     """What pasted text is called: a page where it begins as one, a stylesheet otherwise."""
     begin = text.lstrip()
@@ -60,6 +75,11 @@ def bring_routes(studio: Studio) -> APIRouter:
     @api.get("/picture/{id_}/{number}", response_class=Response)
     def picture(id_: int, number: int) -> Response:
         return Response(studio.bringing.picture(id_, number), media_type="image/jpeg", headers=FOREVER)
+
+    @api.post("/fonts", response_model=FontsBrought)
+    def fonts(body: FontsAlong) -> Any:
+        state, found, refused = studio.bringing.take_fonts(body.revision, body.id)
+        return {"step": asdict(studio.step(state, body.revision)), "found": found, "refused": refused}
 
     @api.post("/lay", response_model=m.EditedView)
     def lay(body: LaidArea) -> Any:

@@ -2,6 +2,8 @@
 
 import json
 import os
+from contextlib import suppress
+from dataclasses import dataclass
 from pathlib import Path
 from typing import Annotated, Any
 from urllib.parse import unquote, urlsplit
@@ -9,16 +11,19 @@ from urllib.parse import unquote, urlsplit
 import typer
 
 from ..core.document import Asset, Site
-from ..core.errors import PictureError
+from ..core.errors import FontError, PictureError
+from ..core.fontfile import TakenFont
 from ..core.limits import STYLESHEET
 from ..core.stylesheet import Brought, BroughtArea, Unread
+from ..core.stylesheet.given import FONTS, PICTURES
 from ..core.stylesheet.matching import match
 from ..core.stylesheet.sources import is_elsewhere
 from ..fonts import shipped_fonts
 from ..sandbox import shared_room
 from ..service.edits.brought import lay_on
 from ..service.files.assets import new_asset
-from ..service.files.brought import Found, fonts_known, found_for, site_of, with_found
+from ..service.files.brought import Found, called, fonts_known, fonts_named, found_for, site_of, with_found
+from ..service.files.own_fonts import with_fonts
 from ..service.files.site_file import SiteFile, pack_site_file
 from ..service.kinds.empty import empty_site
 from ..service.views.bringing import sentence_of, unread_row
@@ -26,13 +31,12 @@ from ..store import hash_of
 from ..store.files import write_whole
 from .common import app, fail, opened, page_of, telling
 
-PICTURES = (".jpg", ".jpeg", ".png", ".webp", ".avif", ".gif", ".svg")
 MOST_FILES, DEEPEST = 2_000, 3
 """So many files, in folders so deep, are looked through for what a page names."""
 
 
 def beside(folder: Path) -> dict[str, Path]:
-    """The stylesheets and pictures in a folder and a few below, by their paths from there; none of them is read."""
+    """The stylesheets, pictures and fonts in a folder and a few below, by their paths from there; none is read."""
     found: dict[str, Path] = {}
     seen = 0
     for here, folders, names in os.walk(folder):
@@ -40,7 +44,7 @@ def beside(folder: Path) -> dict[str, Path]:
         folders[:] = sorted(f for f in folders if not f.startswith(".")) if deep < DEEPEST else []
         for name in sorted(names):
             seen += 1
-            if name.lower().endswith((".css", *PICTURES)):
+            if name.lower().endswith((".css", *PICTURES, *FONTS)):
                 path = Path(here) / name
                 found[path.relative_to(folder).as_posix()] = path
         if seen > MOST_FILES:
@@ -48,9 +52,18 @@ def beside(folder: Path) -> dict[str, Path]:
     return found
 
 
-def read_files(files: list[Path], site: Site, only: list[Path]) -> tuple[Brought, dict[str, bytes]]:
-    """What is read of files, and the pictures that it names; of stylesheets beside them only what they name. Ends with
-    2 where nothing can be read."""
+@dataclass(frozen=True)
+class FilesRead:
+    """What was read, the pictures that it names, and the site that it was read for, with the fonts that it names."""
+
+    brought: Brought
+    pictures: dict[str, bytes]
+    site: Site
+    fonts: dict[str, bytes]
+
+
+def read_files(files: list[Path], site: Site, only: list[Path]) -> FilesRead:
+    """What is read of files; of stylesheets beside them only what they name. Ends with 2 where nothing can be read."""
     for file in files:
         if not file.is_file():
             fail(f"{file}: there is no such file.")
@@ -64,8 +77,11 @@ def read_files(files: list[Path], site: Site, only: list[Path]) -> tuple[Brought
         wanted = [
             (n, d) for n, d in given.items() if n not in sheets or n in names or _imported(n, list(given.items()))
         ]
-        brought, _ = shared_room().bring(wanted, site.screens, fonts_known(shipped_fonts().of(site)))
-        return brought, _pictures(folder, brought, there)
+        brought, _, _ = shared_room().bring(wanted, site.screens, fonts_known(shipped_fonts().of(site)))
+        lettered, fonts = _fonts(site, brought, there)
+        if fonts:
+            brought, _, _ = shared_room().bring(wanted, site.screens, fonts_known(shipped_fonts().of(lettered)))
+        return FilesRead(brought, _pictures(folder, brought, there), lettered, fonts)
 
 
 def _path_from(folder: Path, file: Path) -> str:
@@ -85,6 +101,19 @@ def _pictures(folder: Path, brought: Brought, there: dict[str, Path]) -> dict[st
         elif (name := match(address, pictures).name) is not None:
             found[name] = pictures[name].read_bytes()
     return found
+
+
+def _fonts(site: Site, brought: Brought, there: dict[str, Path]) -> tuple[Site, dict[str, bytes]]:
+    """The site with the fonts that stylesheets name and that lie beside them, and their bytes by hash. What is no font
+    is left out; words in it are read in the nearest."""
+    files = {name: path for name, path in there.items() if name.lower().endswith(FONTS)}
+    taken: list[tuple[str, list[TakenFont]]] = []
+    for family, name in fonts_named(brought.faces, files):
+        with suppress(FontError, OSError):
+            found = shared_room().fonts(files[name].read_bytes(), name) if family else []
+            taken.append((name, [called(font, family) for font in found]))
+    held = {font.hash: font.data for _, fonts in taken for font in fonts}
+    return with_fonts(site, taken).site, held
 
 
 def _imported(name: str, given: list[tuple[str, bytes]]) -> bool:
@@ -148,7 +177,8 @@ def read(
 ) -> None:
     """Read what lies behind words in a stylesheet. Exit code 0: all of it; 1: not all; 2: there is no stylesheet."""
     whole = opened(site) if site is not None else SiteFile(empty_site(), {})
-    brought, pictures = read_files(files, whole.site, files)
+    read = read_files(files, whole.site, files)
+    brought, pictures = read.brought, read.pictures
     areas = [a for a in brought.areas if selector is None or a.selector == selector]
     if selector is not None and not areas:
         fail(
@@ -211,7 +241,8 @@ def _lay(
 def own_page(stylesheets: list[Path], html: Path | None) -> tuple[SiteFile, list[Unread]]:
     """Somebody's own page as a site of one page, and what was not read of it. Ends with 2 where there is nothing."""
     like = empty_site()
-    brought, pictures = read_files([*([html] if html else []), *stylesheets], like, stylesheets)
+    read = read_files([*([html] if html else []), *stylesheets], like, stylesheets)
+    brought, pictures, like = read.brought, read.pictures, read.site
     named, held = assets_of(brought, pictures, like)
     found = [found_for(a, named) for a in brought.areas]
     bands = [with_found(a, f) for a, f in zip(brought.areas, found, strict=True)]
@@ -221,4 +252,4 @@ def own_page(stylesheets: list[Path], html: Path | None) -> tuple[SiteFile, list
     for area, pairs in zip(brought.areas, found, strict=True):
         lost = [f for f in pairs.values() if f.asset is None]
         unread += [Unread(area.sheet, area.line, 1, f.address[:80], f.said or "there is no such picture") for f in lost]
-    return SiteFile(site_of(like, bands, list(named.values()), shipped_fonts()), held), unread
+    return SiteFile(site_of(like, bands, list(named.values()), shipped_fonts()), held, read.fonts), unread

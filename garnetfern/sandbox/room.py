@@ -127,8 +127,8 @@ class Room:
 
     def bring(
         self, files: Sequence[tuple[str, bytes]], screens: Sequence[Screen], fonts: Fonts
-    ) -> tuple[Brought, dict[str, bytes]]:
-        """A stylesheet, or a page with its stylesheets, read; and the pictures that came with it. Raises
+    ) -> tuple[Brought, dict[str, bytes], dict[str, bytes]]:
+        """A stylesheet, or a page with its stylesheets, read; and the pictures and fonts that came with it. Raises
         StylesheetError."""
         said = {
             "names": [name for name, _ in files],
@@ -137,7 +137,10 @@ class Room:
         }
         name = files[0][0] if files else "This"
         answer, found = self._ask("bring", said, [data for _, data in files], name, refusal=StylesheetError)
-        return brought_from_plain(answer["read"]), dict(zip(answer["names"], found, strict=True))
+        names = [*answer["names"], *answer["fonts"]]
+        came = list(zip(names, found, strict=True))
+        pictures = len(answer["names"])
+        return brought_from_plain(answer["read"]), dict(came[:pictures]), dict(came[pictures:])
 
     def fonts(self, data: bytes, name: str) -> list[TakenFont]:
         """The fonts of a file that somebody brings, tried out and written as WOFF2. Raises FontError."""

@@ -90,11 +90,12 @@ def _unfold(_: Said, blobs: list[bytes]) -> Answer:
 
 
 def _bring(said: Said, blobs: list[bytes]) -> Answer:
-    """A stylesheet, or a page with its stylesheets, read; and the pictures that came with it."""
+    """A stylesheet, or a page with its stylesheets, read; and the pictures and fonts that came with it."""
     screens = [Screen.model_validate(screen) for screen in said["screens"]]
     fonts = Fonts(said["fonts"]["named"], said["fonts"]["generic"])
-    plain, pictures = bring(list(zip(said["names"], blobs, strict=True)), screens, fonts)
-    return {"read": plain, "names": list(pictures)}, list(pictures.values())
+    plain, pictures, letters = bring(list(zip(said["names"], blobs, strict=True)), screens, fonts)
+    names = {"names": list(pictures), "fonts": list(letters)}
+    return {"read": plain, **names}, [*pictures.values(), *letters.values()]
 
 
 def _fonts(said: Said, blobs: list[bytes]) -> Answer:

@@ -2,6 +2,7 @@
 
 import pytest
 
+from garnetfern.core.fontfile.sample import build
 from tests.conftest import jpeg
 from tests.stylesheets.saying import zipped
 
@@ -101,3 +102,34 @@ def test_what_is_not_at_hand(client, studio):
         client.post("/api/bring/text", json={"text": CSS})
     assert client.get(f"/api/bring/picture/{found['id']}/0").status_code == 404
     assert client.post("/api/bring/text", json={"text": "p { color: red }"}).json()["sentence"].startswith("No rule")
+
+
+FACES = "@font-face { font-family: House; src: url(fonts/fern.woff2) format('woff2'), url(fonts/fern.ttf) }" + CSS
+OWN = {"index.html": HTML.replace("<h1>", '<h1 style="font-family: House, serif">'), "s.css": FACES}
+
+
+def test_fonts_that_came_with_it_are_taken_along_under_their_names(client, studio):
+    data = zipped(**OWN, **{"fonts/fern.ttf": build("Fern"), "fonts/spoilt.otf": build()[:90]})
+    found = client.post("/api/bring/file?name=site.zip", content=data).json()
+    assert (found["faces"], found["fonts"]) == (["House"], ["fern.ttf", "spoilt.otf"])
+    before = studio.state().revision
+    answer = client.post("/api/bring/fonts", json={"revision": before, "id": found["id"]}).json()
+    assert answer["step"]["undo"] == "Font House 400"
+    assert [font.family for font in studio.site().fonts] == ["House"]
+    assert answer["refused"] == [
+        "spoilt.otf is damaged and cannot be opened (TTLibError). It was not taken; nothing was changed."
+    ]
+    assert answer["found"]["fonts"] == ["spoilt.otf"]
+    lay(client, studio, answer["found"], as_band=True)
+    assert studio.site().pages[0].bands[-1].columns[0].blocks[0].lettering.font == "House"
+    again = client.post("/api/bring/fonts", json={"revision": studio.state().revision, "id": answer["found"]["id"]})
+    assert again.json()["kind"] == "already-there"
+
+
+def test_where_no_font_came_nothing_is_taken(client, studio):
+    found = client.post("/api/bring/text", json={"text": FACES}).json()
+    assert (found["faces"], found["fonts"]) == (["House"], [])
+    answer = client.post("/api/bring/fonts", json={"revision": 1, "id": found["id"]})
+    assert answer.json()["message"] == "No font came with it. Nothing was changed."
+    assert client.post("/api/bring/fonts", json={"revision": 1, "id": 999}).status_code == 404
+    assert studio.state().revision == 1

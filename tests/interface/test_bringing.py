@@ -19,7 +19,7 @@ def test_a_page_is_brought_in_mended_and_handed_back(bench: Page, tmp_path: Path
     }.items():
         (tmp_path / name).write_bytes(data)
     bench.get_by_role("button", name="Bring in", exact=True).click()
-    files = bench.get_by_label("Bring stylesheets, pages, pictures or a zip of them")
+    files = bench.get_by_label("Bring stylesheets, pages, pictures, fonts or a zip of them")
     files.set_input_files([tmp_path / n for n in ("hall.jpg", "own.css", "page.html")])
     card = bench.get_by_role("article", name=".band")
     expect(card).to_contain_text("The reading room")

@@ -62,19 +62,17 @@
     if (!carriesFiles(event)) return;
     event.preventDefault();
     dropping = 0;
-    const all = [...(event.dataTransfer?.files ?? [])];
-    const letters = all.filter((file) => isFont(file.name));
-    const files = all.filter((file) => !isFont(file.name));
-    if (letters.length > 0) void uploads.bring(letters, false);
-    if (letters.length > 0 && files.length === 0) {
-      if (place.view === 'bring') return;
-      place.go('shelf');
-      place.turn('fonts');
-      return;
-    }
-    if (place.view === 'bring' || files.some((file) => isText(file.name))) {
+    const files = [...(event.dataTransfer?.files ?? [])];
+    const read = place.view === 'bring' && bringing.found !== null;
+    if (read || files.some((file) => isText(file.name))) {
       place.go('bring');
       void bringing.files(files);
+      return;
+    }
+    if (files.length > 0 && files.every((file) => isFont(file.name))) {
+      place.go('shelf');
+      place.turn('fonts');
+      void uploads.bring(files, false);
       return;
     }
     if (place.view !== 'shelf') place.go('bench');

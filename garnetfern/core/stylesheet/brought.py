@@ -12,7 +12,7 @@ from .by_screen import AtWidth, band_of
 from .cascade import Held, Weighed, cascaded, variables
 from .colours import colour
 from .conditions import EVERYWHERE
-from .flatten import STATES, Flattener, Ruled, flatten
+from .flatten import STATES, Face, Flattener, Ruled, flatten
 from .lay import Laid, Laying
 from .measures import filter_of, height_of, number_of, padding_of
 from .sources import Sources
@@ -42,11 +42,11 @@ class BroughtArea:
 
 @dataclass(frozen=True)
 class Brought:
-    """All that was read: areas, what could not be read, and the names of fonts that came with it."""
+    """All that was read: areas, what could not be read, and the fonts that its stylesheets bring along."""
 
     areas: tuple[BroughtArea, ...]
     unread: tuple[Unread, ...]
-    faces: tuple[str, ...] = ()
+    faces: tuple[Face, ...] = ()
 
 
 @dataclass

@@ -67,6 +67,14 @@ WHY = {
 }
 
 
+@dataclass(frozen=True)
+class Face:
+    """A font that a stylesheet brings along (@font-face): what it is called there, and the files that it names."""
+
+    family: str
+    files: tuple[str, ...]
+
+
 class Flattener:
     """Goes through stylesheets in the order in which they apply."""
 
@@ -74,7 +82,7 @@ class Flattener:
         self.sources, self.known = sources, known
         self.rules: list[Ruled] = []
         self.unread: list[Unread] = []
-        self.faces: list[str] = []
+        self.faces: list[Face] = []
         self._layers: list[tuple[str, ...]] = []
         self._open: list[str] = []
         self._unnamed = 0
@@ -216,9 +224,20 @@ class Flattener:
             self.sheet(found, replace(within, spans=spans, layer=layer))
 
     def _face(self, node: Node) -> None:
-        for item in tinycss2.parse_blocks_contents(node.content or [], skip_comments=True, skip_whitespace=True):
-            if item.type == "declaration" and item.lower_name == "font-family":
-                self.faces.append(written(item.value).strip("\"' "))
+        items = tinycss2.parse_blocks_contents(node.content or [], skip_comments=True, skip_whitespace=True)
+        said = {item.lower_name: item.value for item in items if item.type == "declaration"}
+        family = written(said.get("font-family", [])).strip("\"' ")
+        if family:
+            self.faces.append(Face(family, tuple(_addresses(said.get("src", [])))))
+
+
+def _addresses(nodes: list[Node]) -> Iterator[str]:
+    """The files that a `src` descriptor names (CSS Fonts 4, section 4.3)."""
+    for node in nodes:
+        if node.type == "url":
+            yield node.value
+        elif node.type == "function" and node.lower_name == "url":
+            yield from (inner.value for inner in node.arguments if inner.type == "string")
 
 
 def _by_comma(nodes: list[Node]) -> Iterator[list[Node]]:

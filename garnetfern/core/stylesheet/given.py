@@ -1,4 +1,4 @@
-"""What somebody hands in: stylesheets, pages, pictures, or a zip of them, told apart and unpacked within limits."""
+"""What somebody hands in: stylesheets, pages, pictures, fonts, or a zip of them, told apart, unpacked within limits."""
 
 import io
 import zipfile
@@ -11,16 +11,18 @@ from ..errors import StylesheetError
 from .sources import text_of
 
 SHEETS, PAGES = (".css",), (".html", ".htm", ".xhtml")
+FONTS = (".woff2", ".woff", ".ttf", ".otf", ".ttc", ".otc")
 PICTURES = (".jpg", ".jpeg", ".png", ".webp", ".avif", ".gif", ".svg")
 
 
 @dataclass
 class Given:
-    """Texts and pictures by the path that they came with, and what was not looked at."""
+    """Texts, pictures and fonts by the path that they came with, and what was not looked at."""
 
     sheets: dict[str, str] = field(default_factory=dict)
     pages: dict[str, str] = field(default_factory=dict)
     pictures: dict[str, bytes] = field(default_factory=dict)
+    fonts: dict[str, bytes] = field(default_factory=dict)
     others: list[str] = field(default_factory=list)
 
 
@@ -75,6 +77,8 @@ def _take(given: Given, path: str, data: bytes) -> None:
         given.pages[path] = text_of(data, path)
     elif small.endswith(PICTURES):
         given.pictures[path] = data
+    elif small.endswith(FONTS):
+        given.fonts[path] = data
     else:
         given.others.append(path)
 

@@ -6,6 +6,7 @@ from typing import Any
 
 from ..document import Band, Screen
 from .brought import Brought, BroughtArea, read_stylesheets
+from .flatten import Face
 from .given import Given, given
 from .letters import Fonts
 from .pages import read_page
@@ -26,7 +27,9 @@ def read_given(found: Given, screens: Sequence[Screen], fonts: Fonts) -> Brought
         alone = read_stylesheets(sources, screens)
         areas, faces = [*areas, *alone.areas], [*faces, *alone.faces]
         unread += alone.unread
-    other = [Unread(name, 1, 1, name, "it is neither a stylesheet, nor a page, nor a picture") for name in found.others]
+    other = [
+        Unread(name, 1, 1, name, "it is neither a stylesheet, a page, a picture nor a font") for name in found.others
+    ]
     return Brought(tuple(areas), tuple(dict.fromkeys([*unread, *other])), tuple(dict.fromkeys(faces)))
 
 
@@ -45,7 +48,7 @@ def to_plain(brought: Brought) -> Plain:
             for area in brought.areas
         ],
         "unread": [asdict(u) for u in brought.unread],
-        "faces": list(brought.faces),
+        "faces": [[face.family, list(face.files)] for face in brought.faces],
     }
 
 
@@ -62,12 +65,17 @@ def brought_from_plain(plain: Plain) -> Brought:
         )
         for a in plain["areas"]
     )
-    return Brought(areas, tuple(Unread(**u) for u in plain["unread"]), tuple(plain["faces"]))
+    return Brought(
+        areas,
+        tuple(Unread(**u) for u in plain["unread"]),
+        tuple(Face(family, tuple(files)) for family, files in plain["faces"]),
+    )
 
 
 def bring(
     files: Sequence[tuple[str, bytes]], screens: Sequence[Screen], fonts: Fonts
-) -> tuple[Plain, dict[str, bytes]]:
-    """Read what somebody hands in; gives what was read, and the pictures that came with it. Raises StylesheetError."""
+) -> tuple[Plain, dict[str, bytes], dict[str, bytes]]:
+    """Read what somebody hands in; gives what was read, and the pictures and fonts that came with it. Raises
+    StylesheetError."""
     found = given(files)
-    return to_plain(read_given(found, screens, fonts)), found.pictures
+    return to_plain(read_given(found, screens, fonts)), found.pictures, found.fonts

@@ -1,12 +1,14 @@
 """What was read of somebody's stylesheet, with pictures put in the places of the addresses that named them."""
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
-from ...core.document import Asset, Backdrop, Band, Site, read_site
+from ...core.document import Asset, Backdrop, Band, FontFile, Site, read_site
 from ...core.document.model import Page
+from ...core.fontfile import TakenFont
 from ...core.resolve.book import FontBook
 from ...core.stylesheet import BroughtArea
+from ...core.stylesheet.flatten import Face
 from ...core.stylesheet.letters import Fonts
 from ...core.stylesheet.matching import Match, match
 
@@ -24,7 +26,7 @@ class Found:
 def fonts_known(fonts: FontBook) -> Fonts:
     """The fonts that there are, for reading letters."""
     named = {family.name.lower(): family.name for family in fonts.families}
-    return Fonts(named, {family.category: family.name for family in reversed(fonts.families)})
+    return Fonts(named, {family.category: family.name for family in reversed(fonts.shipped)})
 
 
 def found_for(area: BroughtArea, *shelves: Mapping[str, Asset]) -> dict[str, Found]:
@@ -55,6 +57,30 @@ def with_found(area: BroughtArea, found: Mapping[str, Found]) -> Band:
             layers.append(layer.with_asset(wanted[0], asset.id, asset.title).model_copy(update={"name": asset.title}))
     backdrop = Backdrop(base=area.band.backdrop.base, layers=tuple(layers))
     return area.band.model_copy(update={"backdrop": backdrop})
+
+
+def fonts_named(faces: Sequence[Face], there: Mapping[str, object]) -> list[tuple[str, str]]:
+    """The fonts that came with stylesheets: what each is called there ("" where none names it), and its path. Of
+    several forms of one font the first that is there."""
+    found: dict[str, str] = {}
+    for face in faces:
+        paths = (match(file, there).name for file in face.files)
+        path = next((path for path in paths if path is not None), None)
+        if path is not None:
+            found.setdefault(path, face.family)
+    spoken = {name.rpartition("/")[2].rpartition(".")[0] for name in found}
+    others = (path for path in there if path.rpartition("/")[2].rpartition(".")[0] not in spoken)
+    return [(family, path) for path, family in found.items()] + [("", path) for path in others]
+
+
+def called(font: TakenFont, family: str) -> TakenFont:
+    """A font under the name that its stylesheet gives it, where a family can have that."""
+    try:
+        named = font.facts.entry("font", "font", font.hash, len(font.data)).model_copy(update={"family": family})
+        FontFile.model_validate(named.model_dump())
+    except ValueError:
+        return font
+    return replace(font, facts=replace(font.facts, family=family))
 
 
 def site_of(like: Site, bands: Sequence[Band], assets: Sequence[Asset], fonts: FontBook) -> Site:

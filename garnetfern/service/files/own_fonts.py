@@ -27,12 +27,13 @@ def _style(file: FontFile) -> tuple[object, ...]:
     return file.family, file.italic, file.least_weight, file.most_weight
 
 
-def with_fonts(site: Site, taken: Sequence[TakenFont], name: str) -> FontsAdded:
-    """The site with the fonts of a file. The same bytes are there once; the same style of a family is replaced."""
+def with_fonts(site: Site, files: Sequence[tuple[str, Sequence[TakenFont]]]) -> FontsAdded:
+    """The site with the fonts of files, each by its name. The same bytes are there once; the same style of a family is
+    replaced."""
     fonts = list(site.fonts)
     added, known, replaced = [], [], []
-    plain = tidied(name.replace("\\", "/").rsplit("/", 1)[-1], 110, "font")
-    for font in taken:
+    for name, font in ((name, font) for name, taken in files for font in taken):
+        plain = tidied(name.replace("\\", "/").rsplit("/", 1)[-1], 110, "font")
         hash_ = font.hash
         there = next((file for file in fonts if file.hash == hash_), None)
         if there is not None:

@@ -41,12 +41,14 @@ class BroughtRow(TypedDict):
 
 
 class BroughtView(TypedDict):
-    """All that was read, what could not be, and the fonts that came with it by name."""
+    """All that was read, what could not be, the fonts that its stylesheets name, and the files of fonts that came with
+    it and are not on the shelf."""
 
     id: int
     areas: list[BroughtRow]
     unread: list[UnreadRow]
     faces: list[str]
+    fonts: list[str]
     sentence: str
 
 
@@ -90,12 +92,13 @@ def sentence_of(brought: Brought) -> str:
     return f"{areas}; {rest}."
 
 
-def brought_view(number: int, brought: Brought, found: list[dict[str, Found]]) -> BroughtView:
+def brought_view(number: int, brought: Brought, found: list[dict[str, Found]], fonts: list[str]) -> BroughtView:
     """All that was read."""
     return {
         "id": number,
         "areas": [_area(n, area, found[n]) for n, area in enumerate(brought.areas)],
         "unread": [unread_row(u) for u in brought.unread],
-        "faces": list(brought.faces),
+        "faces": list(dict.fromkeys(face.family for face in brought.faces)),
+        "fonts": fonts,
         "sentence": sentence_of(brought),
     }

@@ -1,6 +1,6 @@
 """Bringing in somebody's own stylesheet: read, looked at, and laid on areas."""
 
-from collections.abc import Sequence
+from collections.abc import Collection, Sequence
 from dataclasses import dataclass
 from threading import Lock
 from typing import TYPE_CHECKING
@@ -10,8 +10,10 @@ import numpy as np
 
 from ...core.document import Asset, Height, Site
 from ...core.draw.words import draw_page
-from ...core.errors import NotFoundError, PictureError, StylesheetError
+from ...core.errors import FontError, NotFoundError, PictureError, StylesheetError
+from ...core.fontfile import TakenFont
 from ...core.limits import MB, PAGE_UPLOAD
+from ...core.plain import tidied
 from ...core.resolve.lengths import Viewport
 from ...core.resolve.moment import Moment
 from ...core.resolve.page import resolve_page
@@ -19,7 +21,7 @@ from ...core.stylesheet import Brought
 from ...core.stylesheet.matching import match
 from ...store import State
 from ..edits.brought import lay_as_band, lay_on
-from ..files.brought import Found, fonts_known, found_for, site_of, with_found
+from ..files.brought import Found, called, fonts_known, fonts_named, found_for, site_of, with_found
 from ..views.bringing import BroughtView, brought_view
 
 if TYPE_CHECKING:
@@ -34,11 +36,13 @@ KEPT = 4
 
 @dataclass(frozen=True)
 class Waiting:
-    """What was read, of which files, with the pictures of each area."""
+    """What was read, of which files, with the pictures of each area, and the fonts: what each is called in the
+    stylesheets, its path and its bytes."""
 
     files: tuple[tuple[str, bytes], ...]
     brought: Brought
     found: list[dict[str, Found]]
+    fonts: tuple[tuple[str, str, bytes], ...]
 
 
 class Bringing:
@@ -55,16 +59,22 @@ class Bringing:
         of the site is changed by reading."""
         files = self._together(files, beside)
         site = self._studio.site()
-        brought, pictures = self._studio.room.bring(files, site.screens, fonts_known(self._studio.fonts.of(site)))
+        brought, pictures, letters = self._studio.room.bring(
+            files, site.screens, fonts_known(self._studio.fonts.of(site))
+        )
         dropped = self._taken(site, brought, pictures)
         shelf = {asset.name: asset for asset in site.assets}
         found = [found_for(area, dropped, shelf) for area in brought.areas]
         with self._lock:
             self._count += 1
-            self._waiting[self._count] = Waiting(tuple(files), brought, found)
+            fonts = tuple((name, path, letters[path]) for name, path in fonts_named(brought.faces, letters))
+            self._waiting[self._count] = Waiting(tuple(files), brought, found, fonts)
             for old in sorted(self._waiting)[:-KEPT]:
                 del self._waiting[old]
-            return brought_view(self._count, brought, found)
+            here = {(file.family, file.name) for file in site.fonts}
+            names = ((family, path.rpartition("/")[2]) for family, path, _ in fonts)
+            new = [name for family, name in names if not _there(here, family, name)]
+            return brought_view(self._count, brought, found, new)
 
     def _together(self, files: Sequence[tuple[str, bytes]], beside: int | None) -> Sequence[tuple[str, bytes]]:
         """Files with those that were read before; one of the same name takes the other's place."""
@@ -94,6 +104,28 @@ class Bringing:
             names.add(asset.id)
             taken[path] = asset
         return taken
+
+    def take_fonts(self, based_on: int, number: int) -> tuple[State, BroughtView, list[str]]:
+        """Put the fonts that came with it on the shelf as one step, under the names that its stylesheets give them, and
+        read it again. Gives also why some were not taken. Raises NotFoundError, or FontError where none could be."""
+        with self._lock:
+            waiting = self._waiting.get(number)
+        if waiting is None:
+            raise NotFoundError(GONE)
+        found: list[tuple[str, list[TakenFont]]] = []
+        refused = []
+        for family, path, data in waiting.fonts:
+            name = path.rpartition("/")[2]
+            try:
+                taken = self._studio.room.fonts(data, tidied(name))
+            except FontError as error:
+                refused.append(error.message)
+                continue
+            found.append((name, [called(font, family) for font in taken] if family else taken))
+        if not found:
+            raise FontError(refused[0] if refused else "No font came with it. Nothing was changed.")
+        state = self._studio.own_fonts.put(found, based_on)
+        return state, self.read((), number), refused
 
     def _of(self, number: int, area: int) -> tuple[Waiting, int]:
         with self._lock:
@@ -135,6 +167,11 @@ class Bringing:
             return self._studio.keep(based_on, done.site, done.label), done.chosen
         done = lay_on(site, page, target, band, assets)
         return self._studio.keep(based_on, done.site, done.label), done.chosen
+
+
+def _there(here: Collection[tuple[str, str]], family: str, name: str) -> bool:
+    """Whether a font of this file's name is on the shelf; `family`: what it is called, where that is said."""
+    return any(own == name and family in ("", of) for of, own in here)
 
 
 def _free(name: str, taken: set[str]) -> str:

@@ -1,9 +1,11 @@
 """The owner's own fonts of a site: brought in, and told of."""
 
+from collections.abc import Sequence
 from typing import TYPE_CHECKING
 
 from ...core.document import FontFile, Site, read_site
 from ...core.errors import AlreadyThereError
+from ...core.fontfile import TakenFont
 from ...core.plain import tidied
 from ...store import State
 from ..files.own_fonts import FontsAdded, with_fonts
@@ -37,11 +39,15 @@ class OwnFonts:
     def take(self, data: bytes, based_on: int, name: str) -> State:
         """Try a file out, keep its fonts, and put them on the shelf as one step; heals what is damaged. Raises
         FontError (nothing is kept then) or AlreadyThereError."""
+        self._studio.site(None, based_on)
+        return self.put([(name, self._studio.room.fonts(data, tidied(name)))], based_on)
+
+    def put(self, files: Sequence[tuple[str, Sequence[TakenFont]]], based_on: int) -> State:
+        """Keep the fonts of files that were tried out, and put them on the shelf as one step. Raises
+        AlreadyThereError."""
         studio = self._studio
-        site = studio.site(None, based_on)
-        taken = studio.room.fonts(data, tidied(name))
-        done = with_fonts(site, taken, name)
-        held = {file.hash: font.data for font in taken for file in (*done.added, *done.known) if font.hash == file.hash}
+        done = with_fonts(studio.site(None, based_on), files)
+        held = {font.hash: font.data for _, fonts in files for font in fonts}
         healed = [file for file in done.known if not studio.folder.fonts.whole(file.hash)]
         self.keep([*done.added, *done.known], held)
         if not done.added:

@@ -121,6 +121,9 @@ export const bringFile = (file: File, beside: number | null) =>
     file,
   );
 export const broughtPicture = (id: number, number: number) => ofSite(`/api/bring/picture/${id}/${number}`);
+/** Put the fonts that came with it on the shelf, and read it once more. */
+export const takeBroughtFonts = (revision: number, id: number) =>
+  post<{ step: Step; found: BroughtFound; refused: string[] }>('/api/bring/fonts', { revision, id });
 export const layBrought = (
   revision: number,
   of: { id: number; number: number; page: string; area: string; as_band: boolean },

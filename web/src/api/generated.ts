@@ -458,6 +458,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bring/fonts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Fonts */
+        post: operations["fonts_api_bring_fonts_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bring/lay": {
         parameters: {
             query?: never;
@@ -2217,7 +2234,8 @@ export interface components {
         };
         /**
          * BroughtView
-         * @description All that was read, what could not be, and the fonts that came with it by name.
+         * @description All that was read, what could not be, the fonts that its stylesheets name, and the files of fonts that came with
+         *     it and are not on the shelf.
          */
         BroughtView: {
             /** Id */
@@ -2228,6 +2246,8 @@ export interface components {
             unread: components["schemas"]["UnreadRow"][];
             /** Faces */
             faces: string[];
+            /** Fonts */
+            fonts: string[];
             /** Sentence */
             sentence: string;
         };
@@ -3163,6 +3183,26 @@ export interface components {
             axes: components["schemas"]["Axis"][];
             /** Instances */
             instances: components["schemas"]["Instance"][];
+        };
+        /**
+         * FontsAlong
+         * @description The fonts of what was read, to be put on the shelf.
+         */
+        FontsAlong: {
+            /** Revision */
+            revision: number;
+            /** Id */
+            id: number;
+        };
+        /**
+         * FontsBrought
+         * @description Where the site stands then, what was read once more, and why fonts were not taken.
+         */
+        FontsBrought: {
+            step: components["schemas"]["StepView"];
+            found: components["schemas"]["BroughtView"];
+            /** Refused */
+            refused: string[];
         };
         /**
          * FramingView
@@ -7873,6 +7913,57 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    fonts_api_bring_fonts_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FontsAlong"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FontsBrought"];
+                };
             };
             /** @description Not Found */
             404: {

@@ -16,6 +16,7 @@ export const RANGES = {
   Entrance: { duration: [0.1, 4], delay: [0, 10] },
   Filter: { blur: [0, 60], brightness: [0, 3], contrast: [0, 3], saturate: [0, 3], grayscale: [0, 1] },
   FontFile: { least_weight: [1, 1000], most_weight: [1, 1000] },
+  FontsAlong: { revision: [0, 9.00719925474099e+15], id: [0, 9.00719925474099e+15] },
   Gradient: { angle: [-3600, 3600] },
   GradientLayer: { opacity: [0, 1] },
   Height: { proportion: [0.1, 20] },

@@ -10,6 +10,26 @@
   const { bringing, doc, edits, notices, place, selection } = useBench();
   const found = $derived(bringing.found);
   let laying = $state(false);
+  /** Why fonts that came with it were not taken. */
+  let refused = $state.raw<string[]>([]);
+  const here = $derived(new Set(doc.fonts.map((font) => font.family.toLowerCase())));
+  /** Fonts that its stylesheets name and that are not here. */
+  const strange = $derived((found?.faces ?? []).filter((family) => !here.has(family.toLowerCase())));
+
+  async function takeFonts(): Promise<void> {
+    if (!found) return;
+    laying = true;
+    refused = [];
+    const problem = await edits.exchange(async (revision) => {
+      const done = await client.takeBroughtFonts(revision, found.id);
+      bringing.found = done.found;
+      ({ refused } = done);
+      return done.step;
+    });
+    laying = false;
+    if (problem) bringing.problem = problem.message;
+    else notices.say('Its fonts are on the shelf, and the words are set in them here.');
+  }
 
   async function bring(event: Event & { currentTarget: HTMLInputElement }): Promise<void> {
     const files = [...(event.currentTarget.files ?? [])];
@@ -69,8 +89,8 @@
           type="file"
           class="sr-only"
           multiple
-          accept=".css,.html,.htm,.zip,image/*"
-          aria-label="Bring stylesheets, pages, pictures or a zip of them"
+          accept=".css,.html,.htm,.zip,.woff2,.woff,.ttf,.otf,image/*"
+          aria-label="Bring stylesheets, pages, pictures, fonts or a zip of them"
           onchange={bring}
         />
       </label>
@@ -132,9 +152,28 @@
       </ul>
       {#if found.faces.length > 0}
         <p class="muted pt-3 text-small">
-          It brings fonts of its own: {found.faces.join(', ')}. Words are set in the nearest that is here.
+          It brings fonts of its own: {found.faces.join(', ')}.
+          {#if found.fonts.length === 0 && strange.length > 0}
+            Words in {strange.join(', ')} are set in the nearest that is here; drop the files of the font beside
+            it.
+          {/if}
         </p>
       {/if}
+      {#if found.fonts.length > 0}
+        <p class="flex flex-wrap items-center gap-3 pt-2 text-small">
+          <button
+            type="button"
+            class="btn btn-outline h-[30px] min-h-0"
+            disabled={laying}
+            onclick={() => void takeFonts()}
+            >{found.fonts.length === 1
+              ? 'Take its font along'
+              : `Take its ${found.fonts.length} fonts along`}</button
+          >
+          <span class="muted min-w-0">{found.fonts.join(', ')}</span>
+        </p>
+      {/if}
+      {#each refused as sentence (sentence)}<p role="alert" class="pt-2 text-error">{sentence}</p>{/each}
       {#if found.unread.length > 0}
         <h3 class="pt-4 pb-1 font-semibold">What was not read, or only nearly</h3>
         <UnreadList rows={found.unread} />
