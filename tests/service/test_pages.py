@@ -11,6 +11,7 @@ from garnetfern.core.document import read_site
 from garnetfern.core.document.addresses import file_of, links_of, links_to, with_links
 from garnetfern.core.errors import DocumentError, GarnetfernError, NotFoundError
 from garnetfern.fonts import shipped_fonts
+from garnetfern.service.edits.pages import AddPage, add_page
 from garnetfern.service.kinds.starts import STARTS
 from garnetfern.service.views.check import check_page, verdict
 from garnetfern.service.views.pages import together
@@ -62,6 +63,16 @@ def test_every_start_becomes_a_page_with_the_site_s_header_and_footer(edit, demo
         "#20302a" not in {b.lettering.colour for b in page.bands[1].blocks()}
         or page.bands[1].backdrop.base != "#20302a"
     )
+
+
+@pytest.mark.parametrize(("start", "kind"), [("list", "list"), ("article", "article"), ("banner", "page")])
+def test_a_page_is_of_the_kind_that_it_begins_as_where_the_site_has_that_kind(demo, start, kind):
+    asked = AddPage(start=start)
+    done = add_page(demo.site, asked)
+    assert done.site.page(done.chosen).kind == kind
+    plain = demo.site.model_copy(update={"kinds": ("home", "page")})
+    done = add_page(plain, asked)
+    assert done.site.page(done.chosen).kind == "page"
 
 
 def test_two_new_pages_have_names_and_addresses_of_their_own(edit):

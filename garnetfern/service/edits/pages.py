@@ -138,7 +138,7 @@ def add_page(site: Site, asked: AddPage) -> Edited:
     inner = start.bands(maker)
     head = tuple(b for b in page.bands if b.role == "header")
     foot = tuple(b for b in page.bands if b.role == "footer")
-    page = page.model_copy(update={"bands": (*head, *inner, *foot)})
+    page = page.model_copy(update={"bands": (*head, *inner, *foot), **start.kind_in(site)})
     return Edited(_put(site, page, at), f"Add {title}", name)
 
 

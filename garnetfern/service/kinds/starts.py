@@ -14,11 +14,16 @@ MANY = 3
 
 @dataclass(frozen=True)
 class Start:
-    """A start: its name for people, what it is made of in a few words, and its bands."""
+    """A start: its name for people, what it is made of in a few words, its bands, and the kind of page that it is."""
 
     name: str
     note: str
     bands: Callable[["Maker"], tuple[Band, ...]]
+    kind: str = "page"
+
+    def kind_in(self, site: Site) -> dict[str, str]:
+        """The kind of a page that begins so, where the site has that kind."""
+        return {"kind": self.kind} if self.kind in site.kinds else {}
 
 
 class Maker:
@@ -76,9 +81,13 @@ STARTS: dict[str, Start] = {
             m.banner("30vh"),
             *(m.band(f"Entry {n + 1}", m.light, 1, "heading", "text", "button") for n in range(MANY)),
         ),
+        "list",
     ),
     "article": Start(
-        "Article", "a heading, and text to read", lambda m: (m.band("Text", m.light, 1, "heading", "text", "text"),)
+        "Article",
+        "a heading, and text to read",
+        lambda m: (m.band("Text", m.light, 1, "heading", "text", "text"),),
+        "article",
     ),
     "visit": Start(
         "Visit",

@@ -5,7 +5,7 @@
   import { useBench } from '../state/context';
   import { doings } from '../state/shared.svelte';
 
-  const { edits, selection, shared } = useBench();
+  const { edits, place, selection, shared } = useBench();
 
   const page = $derived(selection.page?.id ?? '');
   const band = $derived(
@@ -53,7 +53,17 @@
         actions: [
           action('up', 'Move it up', { kind: 'move-band', ...of, by: -1 }, !above),
           action('down', 'Move it down', { kind: 'move-band', ...of, by: 1 }, !below),
-          action('by-rules', 'Show it by rules', { kind: 'place-band', ...of }, !placeable),
+          {
+            id: 'by-rules',
+            name: 'Show it by rules',
+            off: !placeable,
+            // its rules are made in the calendar; here nothing of it would be left to be seen
+            run: () =>
+              void edits.edit({ kind: 'place-band', ...of }, (chosen) => {
+                place.go('calendar');
+                if (chosen) place.item = chosen;
+              }),
+          },
           action('duplicate', 'Duplicate it', { kind: 'duplicate-band', ...of }),
           action('remove', 'Remove it', { kind: 'remove-band', ...of }),
         ],

@@ -1,19 +1,26 @@
 <script lang="ts">
   /** One band: where on the page it stands, its rules as sentences, one more rule, its place in the list. */
-  import type { CalendarBand, CalendarFound, Place } from '../api/types';
+  import type { CalendarBand, CalendarFound, Place, PlacingRule } from '../api/types';
   import NameField from '../parts/NameField.svelte';
   import { useBench } from '../state/context';
+  import PageChoice from './PageChoice.svelte';
   import RuleMaker from './RuleMaker.svelte';
+  import { aboutPages, chosenPages } from './rules';
 
   type Props = { band: CalendarBand; found: CalendarFound; day: string };
   let { band, found, day }: Props = $props();
-  const { edits, place, selection } = useBench();
+  const { doc, edits, place, selection } = useBench();
 
+  const rules = $derived(doc.site?.placed?.find((one) => one.page === band.page)?.rules ?? []);
   const at = $derived(found.bands.findIndex((b) => b.page === band.page));
 
   function open(): void {
     selection.choosePage(band.page);
     place.go('bench');
+  }
+
+  function change(number: number, rule: PlacingRule): void {
+    void edits.edit({ kind: 'change-rule', page: band.page, number, rule }, undefined, false);
   }
 
   function move(to: number): void {
@@ -47,8 +54,17 @@
   {/if}
   <ul class="flex flex-wrap gap-x-2 gap-y-1.5" aria-label="Rules">
     {#each band.rules as one, number (number)}
+      {@const about = chosenPages(rules[number])}
       <li class="rule">
-        {one.sentence}
+        {#if about}
+          {about.kind === 'on' ? 'On' : 'Not on'}
+          <PageChoice
+            label="{one.sentence}: other pages"
+            {found}
+            value={about.chosen}
+            choose={(value) => change(number, aboutPages(about.kind, value))}
+          />
+        {:else}{one.sentence}{/if}
         <button
           type="button"
           class="away"

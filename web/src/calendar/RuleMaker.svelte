@@ -3,6 +3,8 @@
   import type { CalendarBand, CalendarFound, PlacingRule } from '../api/types';
   import { useBench } from '../state/context';
   import { later } from './days';
+  import PageChoice from './PageChoice.svelte';
+  import { aboutPages } from './rules';
 
   type Props = { band: CalendarBand; found: CalendarFound; day: string };
   let { band, found, day }: Props = $props();
@@ -36,9 +38,7 @@
     if (about === 'between') return { kind: 'between', first: begins, last: ends };
     if (about === 'weekdays') return { kind: 'weekdays', days: [Number(chosen)] };
     if (about === 'in-turn') return chosen ? { kind: 'in-turn', others: [chosen], by } : null;
-    const [sort, ...rest] = chosen.split(' ');
-    const name = rest.join(' ');
-    return { kind: about, kinds: sort === 'kind' ? [name] : [], pages: sort === 'page' ? [name] : [] };
+    return aboutPages(about, chosen);
   }
 
   function add(): void {
@@ -87,14 +87,7 @@
       <option value="visit">another at each visit</option>
     </select>
   {:else}
-    <select aria-label="Which pages" value={chosen} onchange={(e) => (what = e.currentTarget.value)}>
-      <optgroup label="Kinds">
-        {#each kinds as kind (kind)}<option value="kind {kind}">{kind} pages</option>{/each}
-      </optgroup>
-      <optgroup label="Pages">
-        {#each found.pages as page (page.page)}<option value="page {page.page}">{page.title}</option>{/each}
-      </optgroup>
-    </select>
+    <PageChoice label="Which pages" {found} value={chosen} choose={(value) => (what = value)} />
   {/if}
   <button type="button" class="quiet act" onclick={add}>Add this rule</button>
 </div>
