@@ -216,6 +216,8 @@ HELD_BY_WHAT_THEY_DO = {
     "ROOM_FILM_SECONDS": "test_film_room: a task that takes too long is ended",
     "ROOM_CODING_SECONDS": "test_film_room: a task that takes too long is ended",
     "ROOM_SECONDS": "test_room: what overruns is told",
+    "ROOM_FONT_SECONDS": "test_room: what overruns is told",
+    "FONT_UNFOLDED": "test_opened: 200 MB of zeros in WOFF and WOFF2",
     "LOG_BYTES": "the library's rotation",
     "LOG_FILES": "the library's rotation",
     "COPIES": "test_keeping: seven are kept",

@@ -89,7 +89,8 @@ def test_the_control_can_be_made_out_over_everything():
 
 def test_while_pictures_are_missing_only_gradients_take_their_turns():
     file = with_picture(document(turns(picture(1), LIGHT)), jpeg())
-    page = page_met(file.site, file.site.pages[0], "phone:missing")
+    page, plain = page_met(file.site, file.site.pages[0], "phone:missing")
+    assert not plain
     css = emit_page(file.site, page, FONTS, Urls()).css
     assert "pictures/" not in css
     assert "#f0f0e0" in css
