@@ -3,7 +3,7 @@
 from datetime import UTC, datetime
 from pathlib import Path
 
-from . import checks, edits, moving, pictures, remedies, wire
+from . import checks, edits, moving, pictures, remedies, wire, world
 
 TARGET = Path(__file__).resolve().parent.parent / "docs" / "speed.md"
 
@@ -30,6 +30,8 @@ def main() -> None:
         *remedies.measure(),
         "",
         *pictures.measure(),
+        "",
+        *world.measure(),
         "",
     ]
     text = "\n".join(lines)

@@ -142,7 +142,7 @@
             {/each}
           </ul>
           <div class="flex flex-wrap items-center gap-x-3">
-            <span class="min-w-0 flex-1">
+            <span class="basis-full">
               {family.used === 0
                 ? 'No words are set in it yet.'
                 : `${lettered(family.used)}: ${family.places.join(', ')}.`}
@@ -191,12 +191,10 @@
     border-top: 2px solid var(--color-base-300);
   }
   .letters {
-    overflow: hidden;
     min-height: 46px;
-    font-size: 30px;
+    font-size: clamp(22px, 2.6cqw, 30px);
     line-height: 1.5;
-    text-overflow: ellipsis;
-    white-space: nowrap;
+    overflow-wrap: anywhere;
   }
   .files {
     display: flex;
