@@ -83,8 +83,13 @@ def test_readings_of_stretches_are_the_browser_s(browser, seed):
             there = (dict(situation.moment.phases)["film"] * RATE // 1 + 1.5) / RATE
             at = situation.on_the_way((there - dict(situation.moment.phases)["film"]) / span(situation))
             reading = reader.meet(met, "headline", at, site.requirement)
-            sought(opened, there)
-            assert reading.ratio == pytest.approx(seen_ratio(opened, "headline"), rel=0.05), situation.name
+            wanted = pytest.approx(reading.ratio, rel=0.05)
+            seen = []
+            # a busy machine may capture the picture before: it is sought anew; what truly differs goes on to
+            while not seen or (seen[-1] != wanted and len(seen) < 4):
+                sought(opened, there)
+                seen.append(seen_ratio(opened, "headline"))
+            assert seen[-1] == wanted, (situation.name, seen)
             assert worst.ratio <= reading.ratio + 1e-6
     finally:
         opened.close()
