@@ -192,7 +192,7 @@ HARD = {
 
 def os2(data, **values):
     """A font whose OS/2 table says otherwise."""
-    font = TTFont(io.BytesIO(data))
+    font = TTFont(io.BytesIO(data), recalcTimestamp=False)
     for name, value in values.items():
         setattr(font["OS/2"], name, value)
     return saved(font)

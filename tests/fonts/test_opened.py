@@ -51,6 +51,13 @@ def test_a_woff2_file_stays_as_it_is_to_the_byte():
             assert taken.data == file.read_bytes()
 
 
+@pytest.mark.parametrize("data", [build(), build(outlines="CFF"), packed("woff"), collection(build())])
+def test_the_same_file_comes_to_the_same_bytes_whenever_it_is_brought(data, monkeypatch):
+    before = [font.data for font in take_fonts(data, "fern")]
+    monkeypatch.setenv("SOURCE_DATE_EPOCH", "1900000000")  # what fontTools takes for the present moment
+    assert [font.data for font in take_fonts(data, "fern")] == before
+
+
 def test_a_collection_is_told_and_each_of_its_fonts_is_one():
     taken = take_fonts(collection(build(), build("Marrowby Second")), "ferns.ttc")
     assert [font.facts.family for font in taken] == ["Marrowby Sample", "Marrowby Second"]

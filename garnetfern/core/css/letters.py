@@ -54,7 +54,7 @@ class Used:
 def _used_by(block: Block, fonts: FontBook) -> Used:
     lettering = block.lettering
     family = fonts.family(lettering.font)
-    italic = lettering.italic and bool(family.italics)
+    italic = family.slanted(lettering.italic)
     return Used(family, family.weight(lettering.weight, italic), italic, lettering.variation)
 
 
@@ -119,8 +119,7 @@ def stand_in_rules(used: Used, fonts: FontBook, urls: Urls | None) -> str:
         *([("font-style", "italic")] if used.italic else []),
     ]
     if urls is None:
-        kind = "serif" if stand_in.faces == fonts.stand_ins["serif"].faces else "sans-serif"
-        names = LOCALS[kind, found.weight, used.italic]
+        names = LOCALS[found.kind, found.weight, used.italic]
         return rule("@font-face", [*named, ("src", ", ".join(f"local({css_string(n)})" for n in names)), *metrics])
     faces = stand_in.italics if used.italic else stand_in.faces
     text = ""

@@ -8,6 +8,7 @@ from typing import Any
 from fontTools.ttLib import TTFont
 
 from ..document.fonts import Axis, Category, Embedding, FontFile, Instance
+from ..resolve.fonts import BY_ITSELF
 
 WIDTHS = {
     1: "Ultra Condensed",
@@ -22,8 +23,6 @@ WIDTHS = {
 """OS/2 usWidthClass."""
 RESTRICTED, VIEWED, EDITED, BITMAPS = 0x2, 0x4, 0x8, 0x200
 """Bits of OS/2 fsType."""
-BY_ITSELF = {"wdth": 100.0, "slnt": 0.0, "ital": 0.0}
-"""What browsers set axes to of which nothing is said."""
 SERIF_CLASSES = frozenset((1, 2, 3, 4, 5, 7))
 """OS/2 sFamilyClass, the high byte."""
 PLAIN = re.compile(r'["\\<>{};\x00-\x1f\x7f]')

@@ -13,7 +13,7 @@ from ..limits import FONT, FONT_MEMBERS, MB
 from ..resolve.fonts import unpack_woff2
 from .facts import FontFacts, facts_of
 from .outlines import check_composites, try_out
-from .packed import check_packed
+from .packed import check_packed, refused
 
 KINDS = "WOFF2, WOFF, TTF and OTF fonts are taken, and collections of them (TTC, OTC)"
 SIGNATURES = (b"\x00\x01\x00\x00", b"OTTO", b"true", b"ttcf", b"wOFF", b"wOF2")
@@ -82,17 +82,13 @@ def looks_like_font(data: bytes) -> bool:
     return data[:4] in SIGNATURES
 
 
-def _refused(name: str, what: str) -> FontError:
-    return FontError(f"{name} {what}. It was not taken; nothing was changed.")
-
-
 def _fonts(data: bytes, name: str) -> Iterator[TTFont]:
     if data[:4] != b"ttcf":
-        yield TTFont(io.BytesIO(data), lazy=True)
+        yield TTFont(io.BytesIO(data), lazy=True, recalcTimestamp=False)
         return
     (count,) = struct.unpack(">I", data[8:12])
     if count > FONT_MEMBERS:
-        raise _refused(name, f"is a collection of {count:,} fonts; {FONT_MEMBERS} are the most")
+        raise refused(name, f"is a collection of {count:,} fonts; {FONT_MEMBERS} are the most")
     yield from TTCollection(io.BytesIO(data), lazy=True).fonts
 
 
@@ -107,6 +103,7 @@ def _written(font: TTFont, data: bytes, alone: bool) -> tuple[bytes, list[str]]:
     for tag in dropped:
         del font[tag]
     font.flavor = "woff2"
+    font.recalcTimestamp = False  # the same file comes to the same bytes, whenever it is brought
     out = io.BytesIO()
     font.save(out, reorderTables=None)
     return out.getvalue(), notes
@@ -115,9 +112,9 @@ def _written(font: TTFont, data: bytes, alone: bool) -> tuple[bytes, list[str]]:
 def _taken(font: TTFont, data: bytes, name: str, notes: list[str]) -> TakenFont:
     missing = [tag for tag in NEEDED if tag not in font]
     if missing:
-        raise _refused(name, f"is no whole font: it lacks {', '.join(missing)}")
+        raise refused(name, f"is no whole font: it lacks {', '.join(missing)}")
     if not font.getBestCmap():
-        raise _refused(name, "has no letters that Unicode knows")
+        raise refused(name, "has no letters that Unicode knows")
     check_composites(font, name)
     written, left_out = _written(font, data, not notes)
     try_out(unpack_woff2(written), name)
@@ -129,7 +126,7 @@ def take_fonts(data: bytes, name: str) -> list[TakenFont]:
     if not data:
         raise FontError(f"{name} is empty (0 bytes). {KINDS}. Nothing was changed.")
     if len(data) > FONT:
-        raise _refused(name, f"has {len(data) / MB:.1f} MB; fonts have {FONT // MB} MB at the most")
+        raise refused(name, f"has {len(data) / MB:.1f} MB; fonts have {FONT // MB} MB at the most")
     if not looks_like_font(data):
         raise FontError(f"{name} is no font, whatever it is called. {KINDS}. Nothing was changed.")
     if data[:4] in (b"wOFF", b"wOF2"):
@@ -143,7 +140,7 @@ def take_fonts(data: bytes, name: str) -> list[TakenFont]:
     except (FontError, MemoryError):
         raise
     except RecursionError as error:
-        raise _refused(name, "cannot be opened: its tables lead back into themselves") from error
+        raise refused(name, "cannot be opened: its tables lead back into themselves") from error
     except (TTLibError, Exception) as error:
-        raise _refused(name, f"is damaged and cannot be opened ({type(error).__name__})") from error
+        raise refused(name, f"is damaged and cannot be opened ({type(error).__name__})") from error
     return found

@@ -15,7 +15,8 @@ TABLE = 20
 """Bytes of a table's entry in a WOFF file: tag, offset, packed and whole length, checksum."""
 
 
-def _refused(name: str, what: str) -> FontError:
+def refused(name: str, what: str) -> FontError:
+    """That a font is not taken, and why."""
     return FontError(f"{name} {what}. It was not taken; nothing was changed.")
 
 
@@ -69,17 +70,17 @@ def _streamed(packed: bytes) -> Iterator[int]:
 def check_packed(data: bytes, name: str) -> None:
     """Raise FontError where a packed font is cut off, is a packed collection, or unfolds too far."""
     if len(data) < WOFF2_HEADER:
-        raise _refused(name, "ends before its header does")
+        raise refused(name, "ends before its header does")
     if data[:4] == b"wOF2" and data[4:8] == b"ttcf":
-        raise _refused(name, "is a packed collection, which cannot be opened here; bring its fonts one by one")
+        raise refused(name, "is a packed collection, which cannot be opened here; bring its fonts one by one")
     (said,) = struct.unpack(">I", data[16:20])
     if said > FONT_UNFOLDED:
-        raise _refused(name, f"unfolds to {said / MB:,.0f} MB; {FONT_UNFOLDED // MB} MB are the most")
+        raise refused(name, f"unfolds to {said / MB:,.0f} MB; {FONT_UNFOLDED // MB} MB are the most")
     unfolded = 0
     try:
         for more in _brotli(data) if data[:4] == b"wOF2" else _inflated(data):
             unfolded += more
             if unfolded > FONT_UNFOLDED:
-                raise _refused(name, f"unfolds to more than {FONT_UNFOLDED // MB} MB, which are the most")
+                raise refused(name, f"unfolds to more than {FONT_UNFOLDED // MB} MB, which are the most")
     except (zlib.error, brotli.error, struct.error) as error:
-        raise _refused(name, f"is damaged and cannot be unfolded ({type(error).__name__})") from error
+        raise refused(name, f"is damaged and cannot be unfolded ({type(error).__name__})") from error

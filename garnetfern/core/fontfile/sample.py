@@ -50,6 +50,9 @@ def build(
         ]
         builder.setupFvar(axes, [{"location": {"wght": 700, "wdth": 75}, "stylename": "Narrow Bold"}])
         builder.setupGvar({name: [] for name in order})
+    head = builder.font["head"]
+    head.created = head.modified = 0
+    builder.font.recalcTimestamp = False
     out = io.BytesIO()
     builder.save(out)
     return out.getvalue()

@@ -10,9 +10,6 @@ from ..document import FontFile, Site
 from .fonts import Face, Family, Variation, unpack_woff2
 
 LAID = 320
-SERIFS = frozenset({"serif"})
-"""Categories that a serif stands in for; a sans does for all others."""
-
 SAMPLED = 32.0
 """The size at which the sample is set, px: letters that answer to their size are as wide as there."""
 SAMPLE = (
@@ -28,8 +25,10 @@ def _no_own(hash_: str) -> bytes:
 
 @dataclass(frozen=True)
 class Standing:
-    """How what stands in for a family is set at one weight: the family with its metrics, and its own weight."""
+    """How what stands in for a family is set at one weight: the family with its metrics, its own weight, and whether it
+    is "serif" or "sans-serif"."""
 
+    kind: str
     family: Family
     weight: int
     italic: bool
@@ -155,14 +154,14 @@ class FontBook:
         """What stands in for a family at a weight while its files have not come."""
         family = self.family(name)
         shown = family.weight(weight, italic)
-        stand_in = self.stand_ins["serif" if family.category in SERIFS else "sans-serif"]
-        slanted = italic and bool(family.italics)
+        kind = "serif" if family.category == "serif" else "sans-serif"
+        stand_in, slanted = self.stand_ins[kind], family.slanted(italic)
         own = 700 if shown >= 600 else 400
         adjusted = _adjusted(family, shown, slanted, variation, stand_in, own)
         found = Family(
             name, family.category, family.character, stand_in.faces, stand_in.italics, False, family, adjusted
         )
-        return Standing(found, own, slanted)
+        return Standing(kind, found, own, slanted)
 
 
 def _width(family: Family, weight: int, italic: bool, variation: Variation) -> float:

@@ -41,6 +41,9 @@ Axes = tuple[float, ...]
 Variation = tuple[tuple[str, float], ...]
 """Axes that are set to something else than what weight and size say, by their tags (`font-variation-settings`)."""
 
+BY_ITSELF = {"wdth": 100.0, "slnt": 0.0, "ital": 0.0}
+"""What browsers set axes to of which nothing is said."""
+
 ANY = ((0, 0x10FFFF),)
 """All code points."""
 
@@ -77,7 +80,7 @@ class Face:
     def axes(self, weight: int, size: float, variation: Variation = ()) -> Axes:
         """Where its axes are set at a weight and a size, px, as the browser sets them: `wght` by the weight, `opsz` by
         the size (CSS Fonts 4, section 7.12), `wdth` to what is normal, others as they are by themselves."""
-        said = {"wght": float(weight), "opsz": size, "wdth": 100.0, "slnt": 0.0, "ital": 0.0, **dict(variation)}
+        said = {**BY_ITSELF, "wght": float(weight), "opsz": size, **dict(variation)}
         infos = self._hb_face.axis_infos
         return tuple(min(max(said.get(i.tag, i.default_value), i.min_value), i.max_value) for i in infos)
 
@@ -150,6 +153,10 @@ class Family:
 
     def _of(self, italic: bool) -> tuple[Face, ...]:
         return self.italics if italic and self.italics else self.faces
+
+    def slanted(self, italic: bool) -> bool:
+        """Whether words are slanted that shall be."""
+        return italic and bool(self.italics)
 
     def weights(self, italic: bool = False) -> tuple[tuple[int, int], ...]:
         """The weights it has, each as least and most."""

@@ -22,7 +22,7 @@ def setting_of(block: Block, fonts: FontBook, viewport: Viewport, stand_in: bool
     size = Scale(viewport).px(lettering.size)
     family = fonts.family(lettering.font)
     spacing = Scale(viewport, size).px(lettering.spacing)
-    italic = lettering.italic and bool(family.italics)
+    italic = family.slanted(lettering.italic)
     if stand_in:
         found = fonts.standing_in(family.name, lettering.weight, italic, lettering.variation)
         return Setting(found.family, found.weight, size, spacing, found.italic)

@@ -103,7 +103,7 @@ def _scripts(letters: frozenset[int]) -> str:
 def lacking_in(page: Page, block: Block, family: Family) -> Lacking | None:
     """Letters of a block that its family does not have."""
     lettering = block.lettering
-    italic = lettering.italic and bool(family.italics)
+    italic = family.slanted(lettering.italic)
     setting = Setting(family, family.weight(lettering.weight, italic), SIZE, 0.0, italic)
     wordings = [item.wording for item in block.items] or block.wording.split("\n")
     missing = "".join(shape(capitalised(wording, lettering), setting).missing for wording in wordings)
