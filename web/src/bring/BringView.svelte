@@ -144,7 +144,7 @@
               {row}
               picture={client.broughtPicture(found.id, row.number)}
               on={selection.area ? areaName(selection.area) : ''}
-              busy={laying}
+              busy={laying || bringing.reading !== ''}
               lay={(as_band) => void lay(row.number, as_band)}
             />
           </li>
