@@ -198,6 +198,7 @@ def main() -> None:
 
     def keep(part: str, rows: Rows) -> None:
         found[part] = {"date": f"{datetime.now(UTC):%Y-%m-%d}", "rows": rows}
+        KEPT.parent.mkdir(exist_ok=True)
         KEPT.write_text(json.dumps(found))
         TARGET.write_text("\n".join(report(found)))
 

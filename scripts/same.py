@@ -16,8 +16,7 @@ sys.path.insert(0, str(HOUSE))
 
 from garnetfern.core.css import bundle_files  # noqa: E402
 from garnetfern.core.document import Page, Site  # noqa: E402
-from garnetfern.core.draw.paint import paint_backdrops  # noqa: E402
-from garnetfern.core.draw.words import paint_words  # noqa: E402
+from garnetfern.core.draw.words import draw_page  # noqa: E402
 from garnetfern.core.reading import Reader, Situation, situations  # noqa: E402
 from garnetfern.demo import demo_site_file  # noqa: E402
 from garnetfern.fonts import shipped_fonts  # noqa: E402
@@ -72,9 +71,7 @@ def _some(site: Site, page: Page) -> list[Situation]:
 def _drawn(reader: Reader, site: Site, page: Page, situation: Situation) -> bytes:
     record = reader.resolve(site, page, situation)
     region = (0, 0, round(record.width), min(2400, round(record.height)))
-    canvas = paint_backdrops(record, region, reader.pictures)
-    paint_words(canvas, record, region, reader.glyphs)
-    return canvas.tobytes()
+    return draw_page(record, region, reader.pictures, reader.glyphs).tobytes()
 
 
 def _hash(*parts: bytes) -> str:

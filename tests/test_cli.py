@@ -36,7 +36,7 @@ def short(tmp_path):
 def test_check_passes_where_all_can_be_read(good):
     result = run(app, ["check", str(good)])
     assert result.exit_code == 0
-    assert result.stdout.splitlines()[-1] == "12 readings, 12 can be read (AA)."
+    assert result.stdout.splitlines()[-1] == "12 readings, 12 can be read (AA). No words were found that do not fit."
     assert "ok" not in result.stdout
     assert run(app, ["check", str(good), "--all"]).stdout.count("  ok ") == 12
 
@@ -129,12 +129,68 @@ def test_check_writes_junit_for_build_servers(short, tmp_path):
     assert "falls short: 1.3 of 3" in suite[0][0].get("message")
 
 
+def test_words_that_do_not_fit_are_lost_or_hard(tmp_path):
+    from xml.etree import ElementTree as ET
+
+    file, report = tmp_path / "wide.zip", tmp_path / "report.xml"
+    lettering = {**HEADING["lettering"], "size": "150px"}
+    heading = {**HEADING, "wording": "Antidisestablishmentarianistically", "lettering": lettering}
+    file.write_bytes(pack_site_file(one_banner(blocks=[heading])))
+    result = run(app, ["check", str(file), "--junit", str(report)])
+    assert result.exit_code == 1
+    assert "LOST   home: Torn words, Phone. 'Antidisestablishmentarianistically' is torn into" in result.stdout
+    suite = ET.parse(report).getroot()[0]
+    cases = {case.get("name"): case for case in suite if (case.get("name") or "").startswith("Torn words")}
+    assert cases["Torn words: Phone"].find("failure") is not None
+    assert suite.get("failures") == str(len(suite.findall("testcase/failure")))
+    found = json.loads(run(app, ["check", str(file), "--json"]).stdout)["fit"]
+    assert {"Phone, letters at 200 %", "Printed"} <= {row["name"] for row in found}
+    assert all(row["boxes"] for row in found)
+
+
+def test_several_processes_find_the_same(tmp_path, monkeypatch):
+    from garnetfern.core.document import read_site
+    from garnetfern.service.files.site_file import SiteFile
+
+    plain = document(colour_layer("#777777"))
+    second = {**plain["pages"][0], "id": "fair", "slug": "fair", "bands": []}
+    for number, band in enumerate(plain["pages"][0]["bands"]):
+        blocks = [{**HEADING, "id": f"fair-{number}"}]
+        columns = [{"id": f"fair-column-{number}", "blocks": blocks}]
+        backdrop = {"base": "#20302a"}
+        second["bands"].append({**band, "id": f"fair-band-{number}", "columns": columns, "backdrop": backdrop})
+    plain["pages"].append(second)
+    file = tmp_path / "two.zip"
+    file.write_bytes(pack_site_file(SiteFile(read_site(plain, shipped_fonts().names()), {})))
+    alone = run(app, ["check", str(file), "--json"])
+    several = run(app, ["check", str(file), "--json", "--jobs", "2"])
+    assert alone.exit_code == several.exit_code
+    assert json.loads(alone.stdout) == json.loads(several.stdout)
+    assert {row["page"] for row in json.loads(several.stdout)["readings"]} == {"home", "fair"}
+
+
+def test_what_is_only_harder_does_not_fail(tmp_path):
+    from xml.etree import ElementTree as ET
+
+    file, report = tmp_path / "close.zip", tmp_path / "report.xml"
+    text = {**HEADING, "kind": "text", "wording": "Ferns under glass " * 40}
+    text.pop("level")
+    text["lettering"] = {**HEADING["lettering"], "size": "18px", "line": 1.1}
+    file.write_bytes(pack_site_file(one_banner(blocks=[text])))
+    result = run(app, ["check", str(file), "--junit", str(report)])
+    assert result.exit_code == 0, result.stdout
+    assert "hard   home: Close lines, Phone. " in result.stdout
+    assert "Fit: 0 lost, " in result.stdout
+    said = [case.findtext("system-out") or "" for case in ET.parse(report).getroot()[0]]
+    assert any("1.2 are wanted" in text for text in said)
+
+
 def test_words_that_cannot_be_vouched_for_are_neither_pass_nor_short(tmp_path):
     file = tmp_path / "unsure.zip"
     heading = {**HEADING, "wording": "\u6c34"}
     file.write_bytes(pack_site_file(one_banner(colour_layer("#dddddd"), blocks=[heading])))
     result = run(app, ["check", str(file)])
-    assert result.exit_code == 0
+    assert result.exit_code == 3
     assert "9 cannot be vouched for" in result.stdout
 
 
@@ -253,6 +309,8 @@ def test_somebody_s_own_page_is_checked(own):
     short = run(app, ["check", sheet, "--html", page, "--json"])
     assert short.exit_code == 1
     assert json.loads(short.stdout)["short"] > 0
+    told = {row["misfit"] for row in json.loads(short.stdout)["fit"]}
+    assert not told & {"paper", "forced", "focus"}, "nobody knows what its own rules say"
     assert run(app, ["check", str(own / "fern.jpg"), "--html", page]).exit_code == 2
     (own / "css" / "s.css").write_text("p { color: red }")
     assert run(app, ["check", sheet, "--html", page]).exit_code == 2

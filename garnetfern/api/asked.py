@@ -86,6 +86,12 @@ class AskedWords(Asked):
     block: str
 
 
+class AskedMisfit(AskedWords):
+    """Ways out for one kind of trouble with the fit of one block of words."""
+
+    misfit: str = Field(max_length=40)
+
+
 class AskedEdit(BaseModel):
     """An edit on the document of a revision."""
 

@@ -8,6 +8,7 @@ from ..core.cache import Kept
 from ..core.document import Asset, Axis, Instance, Site
 from ..service.runtime.told import DoingLine
 from ..service.views.every_situation import SituationsView, WidthView
+from ..service.views.fit import FitView, FitWayLine
 from ..service.views.overlay_everywhere import EverywhereView
 from ..service.views.releases import LookView
 from ..service.views.remedies import EndLine, MendedLine, PlightLine, RemedyLine
@@ -175,6 +176,25 @@ class RemedyLines(BaseModel):
     """One of the lines about one block of words."""
 
     line: PlightLine | RemedyLine | EndLine | ProblemLine
+
+
+class FitLine(BaseModel):
+    """Whether the words of a page fit."""
+
+    kind: Literal["found"]
+    found: FitView
+
+
+class FitLines(BaseModel):
+    """One of the lines about whether words fit."""
+
+    line: DoingLine | FitLine | ProblemLine
+
+
+class FitWayLines(BaseModel):
+    """One of the lines about ways out for words that do not fit."""
+
+    line: FitWayLine | EndLine | ProblemLine
 
 
 class SituationsLine(BaseModel):

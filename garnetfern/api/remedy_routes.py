@@ -13,6 +13,7 @@ from ..service.runtime.told import told_lines
 from ..service.views.calendar import CalendarView, calendar_view
 from ..service.views.every_situation import situations_view, width_view
 from ..service.views.film import FilmView, film_view
+from ..service.views.fit import fit_trouble, fit_view, fit_ways
 from ..service.views.pages import PagesView
 from ..service.views.remedies import block_named, mend_page, ways_out
 from ..service.views.shares import SharesView, shares_view
@@ -46,6 +47,18 @@ def remedy_routes(studio: Studio) -> APIRouter:
         site = studio.asked(body.patch, body.revision)
         page, reader = studio.page(site, body.page, body.day), studio.polite("widths", window)
         return streamed(told_lines(lambda told: found_line(width_view(reader, site, page, told))))
+
+    @api.post("/fit", response_model=m.FitLines)
+    def fit(body: a.Asked, window: Window = "") -> StreamingResponse:
+        site = studio.asked(body.patch, body.revision)
+        page, reader = studio.page(site, body.page, body.day), studio.polite("fit", window)
+        return streamed(told_lines(lambda told: found_line(fit_view(reader, site, page, told))))
+
+    @api.post("/fit-ways", response_model=m.FitWayLines)
+    def fit_ways_out(body: a.AskedMisfit, window: Window = "") -> StreamingResponse:
+        site = studio.asked(body.patch, body.revision)
+        page, reader = studio.page(site, body.page), studio.polite("fit-ways", window)
+        return streamed(fit_ways(fit_trouble(reader, site, page, body.block, body.misfit)))
 
     @api.get("/pages", response_model=PagesView)
     def pages(window: Window = "") -> Any:

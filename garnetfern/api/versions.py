@@ -21,8 +21,9 @@ KEPT = 32
 """How many answers are remembered, for all windows together."""
 
 Have = Annotated[str | None, Header(alias="garnetfern-have", max_length=40)]
-Window = Annotated[str, Header(alias="garnetfern-window", max_length=40)]
-"""Which window asks. A newer question of one window supersedes only its own older one."""
+Window = Annotated[str, Header(alias="garnetfern-window", max_length=60)]
+"""Which window asks, and after a space the number of its question. A newer question of one window supersedes only its
+own older one."""
 
 
 class Versions:

@@ -22,10 +22,23 @@ from ..sandbox import shared_room
 from ..service.files.films import coded_at_once
 from ..service.files.memory import MemoryPictures
 from ..service.views.bringing import unread_row
-from ..service.views.report import check_site, demanding, junit, run_over_widths, summed, table, width_table
+from ..service.views.check import short_of
+from ..service.views.fit import grave_of
+from ..service.views.report import (
+    composed,
+    demanding,
+    fit_summed,
+    fit_table,
+    junit,
+    summed,
+    table,
+    unmeasured,
+    width_table,
+)
 from ..service.views.vouching import notes_on
 from ..store.files import write_whole
 from .common import OnOption, SiteArgument, app, fail, on_day, opened, page_of, painted, progress, telling
+from .parallel import Wanted, check_at_once, look_at
 from .reading import own_page, told
 
 AS_READ = (
@@ -45,11 +58,14 @@ def check(
     every: Annotated[bool, typer.Option("--all", help="every reading, not only what falls short")] = False,
     on: OnOption = None,
     html: Annotated[Path | None, typer.Option(help="FILE is a stylesheet, and this is its page: both your own")] = None,
+    jobs: Annotated[int, typer.Option(min=1, max=64, help="so many processes look at pages at a time")] = 1,
 ) -> None:
-    """Check every block of words in every situation, on every page that rules compose: what falls short, then the sum.
+    """Check every block of words in every situation, on every page that rules compose: what falls short, what does not
+    fit, then the sum.
 
     Of somebody's own stylesheet and page as far as they can be read; what could not be is listed.
-    Exit code 1: some fall short; 2: it cannot be checked.
+    Exit code 1: some fall short, or are lost because they do not fit; 2: it cannot be checked; 3: none of that, but
+    some could not be measured.
     """
     own = file.suffix.lower() in (".css", ".html", ".htm")
     if html is not None and not own:
@@ -59,24 +75,37 @@ def check(
     pictures = MemoryPictures(found.pictures)
     reader = Reader(found.book(shipped_fonts()), pictures)
     say = progress()
-    rows = check_site(reader, site, say)
-    widths = run_over_widths(reader, site, say) if width_run else []
+    pages = composed(site)
+    if jobs > 1 and len(pages) > 1 and not own:
+        checked = check_at_once(Wanted(file, require, on, width_run), pages, jobs, say)
+    else:
+        checked = look_at(reader, site, own, width_run, say)
+    rows, widths, fit = checked.rows, checked.widths, checked.fit
     say("done\n", 1.0)
-    short = [row for row in rows if not row["meets"] and row["vouched"]]
+    short, left, lost = short_of(rows), unmeasured(rows), grave_of(fit)
     failing = [row for row in widths if row["short"]]
     if report is not None:
         with telling(report):
-            report.write_text(junit(rows, widths, str(site.requirement)))
+            report.write_text(junit(rows, widths, fit, str(site.requirement)))
     unvouched = [unread_row(u) for u in unread]
     notes = [{"page": p.slug, **note} for p in site.visited for note in notes_on(site, p, reader.fonts, pictures.flash)]
     if as_json:
-        whole = {"readings": rows, "short": len(short), "widths": widths, "notes": notes}
+        whole = {
+            "readings": rows,
+            "short": len(short),
+            "unmeasured": left,
+            "widths": widths,
+            "fit": fit,
+            "notes": notes,
+        }
         typer.echo(json.dumps({**whole, **({"unread": unvouched} if own else {})}, indent=1))
     else:
         for said, line in table(rows, every):
             typer.echo(painted(line, said))
         if widths:
             typer.echo(width_table(widths))
+        for said, line in fit_table(fit):
+            typer.echo(painted(line, said))
         for note in notes:
             typer.echo(f"note   {note['page']:10} {note['sentence']}")
         for one in unread:
@@ -85,8 +114,8 @@ def check(
             typer.echo(AS_READ)
         if width_run:
             typer.echo(f"Over the widths words begin to fall short {len(failing)} times.")
-        typer.echo(f"\n{summed(rows)} ({site.requirement}).")
-    raise typer.Exit(1 if short or failing else 0)
+        typer.echo(f"\n{summed(rows)} ({site.requirement}). {fit_summed(fit)}")
+    raise typer.Exit(1 if short or failing or lost else 3 if left else 0)
 
 
 @app.command()

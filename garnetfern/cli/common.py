@@ -34,7 +34,7 @@ def fail(message: str) -> NoReturn:
     raise typer.Exit(2)
 
 
-COLOURS = {"ok": "green", "SHORT": "yellow", "unsure": "cyan"}
+COLOURS = {"ok": "green", "SHORT": "yellow", "LOST": "yellow", "unsure": "cyan"}
 
 
 def painted(line: str, verdict: str) -> str:

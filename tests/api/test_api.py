@@ -74,7 +74,7 @@ def test_before_is_the_last_step(client):
 def test_readings_and_build_up(client):
     readings = client.post("/api/readings", json=asked(client)).json()["readings"]
     assert {r["screen"] for r in readings} == {"desktop", "tablet", "phone"}
-    assert all(r["meets"] for r in readings)
+    assert all(r["verdict"] == "enough" for r in readings)
     cards = client.post("/api/build-up", json=asked(client, area="banner")).json()["cards"]
     assert [c["id"] for c in cards] == ["base", "words"]
 

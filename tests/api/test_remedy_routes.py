@@ -57,7 +57,7 @@ def test_a_page_is_mended_in_one_patch(client):
     assert [d["words"] for d in mended["done"]] == [HEADING["wording"]]
     found = client.post("/api/readings", json=asked(client, patch=mended["patch"])).json()
     assert found["good"]
-    assert all(r["meets"] for r in found["readings"])
+    assert all(r["verdict"] == "enough" for r in found["readings"])
 
 
 @pytest.mark.parametrize(
@@ -85,3 +85,44 @@ def test_a_newer_question_ends_an_older_one_with_a_line_that_says_so(client):
     found = lines(client.post("/api/remedies", json=asked(client, block="headline")))
     assert found[-1]["kind"] == "problem"
     assert found[-1]["status"] == 410
+
+
+def test_whether_words_fit_is_told_with_ways_out_that_can_be_kept(client):
+    wide = [{"op": "replace", "path": "/pages/0/bands/0/columns/0/blocks/0/wording", "value": "Half " + 30 * "m"}]
+    body = {"revision": asked(client)["revision"], "patch": wide, "label": "Other words"}
+    assert client.post("/api/change", json=body).status_code == 200
+    found = lines(client.post("/api/fit", json=asked(client)))
+    assert {line["kind"] for line in found[:-1]} == {"doing"}
+    fit = found[-1]["found"]
+    (row,) = [r for r in fit["rows"] if r["misfit"] == "torn"]
+    assert not fit["good"]
+    assert (row["block"], row["grave"], row["ways"]) == ("headline", True, True)
+    assert "phone:rest" in row["situations"]
+    assert "tablet:printed" in {x["id"] for x in fit["layouts"]}
+    assert "tablet:printed" not in fit["shown"]
+    ways = lines(client.post("/api/fit-ways", json=asked(client, block="headline", misfit="torn")))
+    assert ways[-1] == {"kind": "end", "found": len(ways) - 1}
+    assert len(ways) > 1
+    way = ways[0]["found"]
+    assert way["before"] != way["after"]
+    body = {"revision": asked(client)["revision"], "patch": way["patch"], "label": way["title"]}
+    assert client.post("/api/change", json=body).status_code == 200
+    after = lines(client.post("/api/fit", json=asked(client)))[-1]["found"]
+    assert not [m for m in after["misfits"] if m["misfit"] == "torn" and m["grave"]]
+
+
+def test_ways_out_of_what_is_not_there_are_refused(client):
+    for block, misfit in (("headline", "nothing"), ("nobody", "torn")):
+        answer = client.post("/api/fit-ways", json=asked(client, block=block, misfit=misfit))
+        assert answer.status_code == 404
+    assert lines(client.post("/api/fit-ways", json=asked(client, block="headline", misfit="torn"))) == [
+        {"kind": "end", "found": 0}
+    ]
+
+
+@pytest.mark.parametrize("number", [1, 999, 1000, 10**15])
+def test_a_window_can_ask_as_often_as_it_likes(client, number):
+    window = f"0b6f8a52-6c1e-4f0e-9d55-3f2a7b8c9d10 {number}"
+    answer = client.post("/api/fit", json=asked(client), headers={"garnetfern-window": window})
+    assert answer.status_code == 200
+    assert lines(answer)[-1]["kind"] == "found"

@@ -24,6 +24,8 @@ OTHER = {
     "less_motion": True,
     "missing": True,
     "plain": True,
+    "spaced": True,
+    "printed": True,
     "time": 1.5,
     "phases": (("turns", 4.0),),
 }
@@ -73,7 +75,7 @@ def test_a_moving_layer_has_a_time_of_its_own_unless_nothing_shall_move():
 def test_what_a_page_depends_on_is_said_by_its_kinds(name):
     make, wanted = PAGES[name]
     _, page = make()
-    assert depends_on(page) == wanted | {"enlarged", "plain"}
+    assert depends_on(page) == wanted | {"enlarged", "plain", "spaced", "printed"}
 
 
 @given(kept=st.sets(st.sampled_from(MEMBERS)), there=st.sets(st.sampled_from(MEMBERS)))

@@ -5,7 +5,7 @@ from itertools import pairwise
 import pytest
 
 from garnetfern.core.document import page_on, read_site
-from garnetfern.core.resolve.layout import lay_out_page
+from garnetfern.core.resolve.layout import _tracks, lay_out_page
 from garnetfern.core.resolve.lengths import Viewport
 from garnetfern.core.resolve.moment import Moment
 from garnetfern.core.resolve.page import resolve_page
@@ -196,3 +196,20 @@ def test_boxes_that_were_kept_are_those_that_would_be_computed(demo):
         first = lay_out_page(demo.site, page, DESKTOP, FONTS)[1]
         lay_out_page(demo.site, page, PHONE, FONTS)
         assert lay_out_page(demo.site, page, DESKTOP, FONTS)[1] == first
+
+
+@pytest.mark.parametrize(
+    ("shares", "units"),
+    [
+        ([2, 1, 1, 2], [22741, 11371, 11370, 22742]),
+        ([1, 2, 1, 1], [13644, 27290, 13645, 13644]),
+        ([1, 2, 1, 2], [11370, 22742, 11370, 22742]),
+    ],
+)
+def test_columns_are_as_wide_as_in_the_browser(shares, units):
+    """Of 68224 layout units, as Chromium 156 has laid them out."""
+    assert [width * 64 for width in _tracks(shares, 68224 / 64)] == units
+
+
+def test_no_columns_have_no_widths():
+    assert _tracks([], 100) == []

@@ -70,8 +70,8 @@ def test_a_plate_stands_where_its_words_are_set(align, share):
 
 
 def test_a_dark_plate_makes_white_words_readable_on_white():
-    assert not any(r.meets for r in readings(block(), base="#ffffff"))
-    assert all(r.meets for r in readings(block(plate=PLATE), base="#ffffff"))
+    assert all(r.falls_short for r in readings(block(), base="#ffffff"))
+    assert all(r.verdict == "enough" for r in readings(block(plate=PLATE), base="#ffffff"))
 
 
 def test_a_thinner_plate_never_reads_better():

@@ -53,7 +53,7 @@ def lettered(**lettering):
 def all_short(file, page):
     reader = reader_of(file)
     wanted = situations(file.site, page, None)
-    return [r for _, rs in reader.reading_of(file.site, page, wanted) for r in rs if not r.meets]
+    return [r for _, rs in reader.reading_of(file.site, page, wanted) for r in rs if r.falls_short]
 
 
 def turns(*colours, **more):
@@ -115,7 +115,7 @@ def test_every_kind_is_found_where_it_serves_and_suffices_in_every_situation(kin
     assert mine, kind
     for remedy in mine:
         assert all_short(file, remedy.page) == []
-        assert remedy.worst.meets
+        assert remedy.worst.verdict == "enough"
         assert 0 <= remedy.kept <= 100
         assert remedy.sentence
 

@@ -223,10 +223,10 @@ def test_the_reading_of_a_change_is_its_worst_moment():
     file = one_banner(turns(black, white), blocks=[words])
     reader = reader_of(file)
     found = {s.id: readings for s, readings in reader.read_page(file.site, file.site.pages[0], None)}
-    assert found["phone:rest"][0].meets
-    assert found["phone:turns-2"][0].meets
+    assert found["phone:rest"][0].verdict == "enough"
+    assert found["phone:turns-2"][0].verdict == "enough"
     on = found["phone:turns-1-on"][0]
-    assert not on.meets
+    assert on.falls_short
     assert on.ratio < 1.02
 
 

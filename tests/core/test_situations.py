@@ -9,6 +9,7 @@ from garnetfern.core.colour.notation import Rgba, mixed, parse_colour
 from garnetfern.core.document import Visits, read_site
 from garnetfern.core.reading import KINDS, situations
 from garnetfern.core.reading.flat import flat_ratio
+from garnetfern.core.reading.ground import all_sheets, around
 from garnetfern.core.reading.visits import VisitsError, read_visits, share_of
 from garnetfern.core.reading.widths import FIRST, LAST, Point, WidthRun, changes
 from garnetfern.core.resolve.layout import lay_out_page
@@ -44,8 +45,8 @@ def test_without_words_there_is_nothing_to_enlarge():
     ("layer", "more"),
     [
         ({}, set()),
-        ({"attachment": "fixed"}, {"scroll"}),
-        ({"attachment": "slower"}, {"scroll", "still"}),
+        ({"attachment": "fixed"}, {"way"}),
+        ({"attachment": "slower"}, {"way", "still"}),
         ({"attachment": "slower", "visible": False}, None),
     ],
 )
@@ -101,8 +102,8 @@ def test_scrolling_a_fixed_picture_changes_what_lies_behind_the_words():
     file = with_picture(plain, png(halves), "picture.png")
     found = [
         r[0].ratio
-        for s, r in reader_of(file).read_page(file.site, file.site.pages[0], None)
-        if s.kind in ("rest", "scroll") and s.screen == "phone"
+        for s, r in reader_of(file).read_page(file.site, file.site.pages[0], {"rest", "scroll"})
+        if s.screen == "phone"
     ]
     seen = [ratio for ratio in found if ratio is not None]
     assert max(seen) > 2 * min(seen)
@@ -219,7 +220,8 @@ def test_a_ratio_alone_is_that_of_the_reading(demo, width):
             for block in (b for b in record.blocks() if b.words and b.lines):
                 read = reader.read(record, block, met, demo.site.requirement)
                 assert reader.ratio(record, block) == pytest.approx(read.ratio, abs=2e-3)
-                seen.add(flat_ratio(record, block, [(a, a.sheets) for a in record.areas], reader.pictures) is None)
+                there = around(record, block, block.box.grown(block.size), all_sheets)
+                seen.add(flat_ratio(record, block, there, reader.pictures) is None)
     assert True in seen
 
 
@@ -240,7 +242,7 @@ def test_only_plain_grounds_are_taken_as_plain(change, flat):
     situation = situations(file.site, page)[0]
     record = reader.resolve(file.site, page, situation)
     block = next(record.blocks())
-    there = [(a, a.sheets) for a in record.areas if a.touches(block.box)]
+    there = around(record, block, block.box, all_sheets)
     found = flat_ratio(record, block, there, reader.pictures)
     assert (found is not None) is flat
     read = reader.read(record, block, situation, file.site.requirement)

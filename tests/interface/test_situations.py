@@ -4,6 +4,7 @@ import re
 
 from playwright.sync_api import Page, expect
 
+from .looking import LOOK
 from .test_the_job import frame
 
 
@@ -42,3 +43,46 @@ def test_more_is_required_of_the_whole_site_and_visits_are_brought(bench: Page):
     table.set_input_files([{"name": "visits.csv", "mimeType": "text/csv", "buffer": b"width,visits\n1440,9\n390,1"}])
     expect(bench.get_by_text("from your own table")).to_be_visible()
     expect(bench.get_by_text("90 % of visits").first).to_be_visible()
+
+
+def test_the_edges_of_buttons_are_required_where_that_is_wished(bench: Page):
+    bench.get_by_role("navigation", name="Views").get_by_role("button", name="Situations").click()
+    wish = bench.get_by_role("checkbox", name="edges of buttons too")
+    expect(wish).not_to_be_checked()
+    wish.check()
+    expect(bench.get_by_role("button", name="Undo")).to_have_attribute("title", re.compile("Require edges of buttons"))
+    bench.get_by_role("button", name="Undo").click()
+    expect(wish).not_to_be_checked()
+
+
+def test_a_whole_way_opens_where_the_words_are_worst(bench: Page):
+    bench.get_by_role("button", name=re.compile("^Glasshouse at dawn")).first.click()
+    bench.get_by_label("When the page scrolls").select_option("fixed")
+    bench.get_by_role("navigation", name="Views").get_by_role("button", name="Situations").click()
+    expect(bench.get_by_role("columnheader", name=re.compile("Phone, wherever it is scrolled to"))).to_be_visible()
+    bench.locator("button.cell[title*='Phone, wherever it is scrolled to']").first.click()
+    expect(bench.get_by_text("Shown: Phone, wherever it is scrolled to")).to_be_visible()
+    expect(frame(bench, "phone").locator(".gf-headline")).to_be_visible()
+    bench.get_by_role("button", name="At rest again").click()
+
+
+def test_words_that_do_not_fit_are_shown_where_they_are_and_mended(bench: Page):
+    bench.get_by_role("button", name="Fit: 1").click()
+    rows = bench.get_by_role("region", name="Fit")
+    expect(rows.get_by_role("status")).to_have_text("One block of words does not fit everywhere.")
+    expect(rows.get_by_text("'Marrowby' is torn into 2 pieces.")).to_be_visible()
+    rows.get_by_role("button", name="Phone, letters at 200 %").click()
+    expect(bench.get_by_text("Shown: Phone, letters at 200 %")).to_be_visible()
+    marks = frame(bench, "phone").locator("#gf-marks path[stroke-dasharray]")
+    expect(marks).to_have_count(2)
+    assert bench.evaluate(LOOK) == []
+    bench.get_by_role("button", name="At rest again").click()
+    expect(marks).to_have_count(0)
+    bench.get_by_role("button", name="Fit: 1").click()
+    rows.get_by_role("button", name="Ways out").click()
+    way = rows.get_by_role("article", name="Smaller letters")
+    expect(way.get_by_text("on the phone")).to_be_visible()
+    way.get_by_role("button", name="Do this").click()
+    expect(rows.get_by_role("status")).to_have_text(re.compile("^All words fit, in all of 13 layouts"))
+    bench.get_by_role("button", name="Undo").click()
+    expect(rows.get_by_text("'Marrowby' is torn into 2 pieces.")).to_be_visible()

@@ -8,6 +8,7 @@ from contextlib import contextmanager
 from pathlib import Path
 from typing import Any
 
+import cv2
 import numpy as np
 from numpy.typing import NDArray
 from PIL import Image
@@ -47,22 +48,24 @@ READ_LETTERS = """(e) => {
 }"""
 LETTERS = f"""() => Object.fromEntries([...document.querySelectorAll('.gf-words')].map((e) =>
   [[...e.classList].at(-1).slice(3).replace(/_$/, ''), ({READ_LETTERS})(e)]))"""
-PROBE = """([id, wanted]) => {
+PROBE = """([selector, wanted]) => {
   const ranges = [];
-  let top = null, line = 0, n = 0;
-  const walk = document.createTreeWalker(document.querySelector('.gf-' + id), NodeFilter.SHOW_TEXT);
-  while (walk.nextNode()) {
-    for (let i = 0; i < walk.currentNode.data.length; i++, n++) {
-      const range = document.createRange();
-      range.setStart(walk.currentNode, i); range.setEnd(walk.currentNode, i + 1);
-      const all = range.getClientRects();
-      const r = all[all.length - 1];
-      if (!r) continue;
-      if (top !== null && Math.abs(r.y - top) > r.height / 4) line += 1;
-      top = r.y;
-      if ((line % 2) * 3 + (n % 3) === wanted) ranges.push(range);
+  for (const block of document.querySelectorAll(selector)) {
+    let top = null, line = 0, n = 0;
+    const walk = document.createTreeWalker(block, NodeFilter.SHOW_TEXT);
+    while (walk.nextNode()) {
+      for (let i = 0; i < walk.currentNode.data.length; i++, n++) {
+        const range = document.createRange();
+        range.setStart(walk.currentNode, i); range.setEnd(walk.currentNode, i + 1);
+        const all = range.getClientRects();
+        const r = all[all.length - 1];
+        if (!r) continue;
+        if (top !== null && Math.abs(r.y - top) > r.height / 4) line += 1;
+        top = r.y;
+        if ((line % 2) * 3 + (n % 3) === wanted) ranges.push(range);
+      }
+      n += 1;
     }
-    n += 1;
   }
   CSS.highlights.set('probe', new Highlight(...ranges));
 }"""
@@ -74,6 +77,9 @@ LETTERING = """(id) => {
 }"""
 CLASSES = 6
 """Letters are shown in turns, every third one of every second line, so that no two of them touch."""
+
+CUT = 24
+"""Ink that differs by more levels was cut off."""
 
 Fill = tuple[float, float, float, float]
 """Red, green and blue 0..255, alpha 0..1."""
@@ -149,15 +155,39 @@ class Opened:
         """The block's letters in black on white, a picture for each class of letters."""
         found = []
         for wanted in range(CLASSES):
-            self.page.evaluate(PROBE, [block, wanted])
+            self.page.evaluate(PROBE, [f".gf-{block}", wanted])
             found.append(self.styled(INK_ONLY + f".gf-{block}::highlight(probe) {{ color: black; }}", part))
         self.page.evaluate("() => CSS.highlights.clear()")
-        return found
+        return whole_letters(found, self.styled(INK_ONLY + f".gf-{block} {{ color: black !important; }}", part))
+
+    def front(self, block: str, fill: Fill, part: Part | None = None) -> NDArray[np.float32]:
+        """How letters of the block would look if they covered everything there, with what is painted over them."""
+        red, green, blue, alpha = fill
+        colour = f"rgb({red:g} {green:g} {blue:g} / {alpha:g})"
+        bare = f".gf-{block} {{ text-shadow: none !important; -webkit-text-stroke: 0 !important; }}"
+        flat = f".gf-{block}:not(.gf-plated) {{ background: {colour} !important; box-shadow: 0 0 0 1em {colour}; }}"
+        raised = (
+            f".gf-{block}.gf-plated::after {{ content: ''; position: absolute; inset: -1em; background: {colour}; }}"
+        )
+        return self.styled(HIDDEN + bare + flat + raised, part)
 
     def close(self) -> None:
         """Close the tab and remove its files."""
         self.page.close()
         self._folder.cleanup()
+
+
+def whole_letters(inks: list[NDArray[np.float32]], every: NDArray[np.float32]) -> list[NDArray[np.float32]]:
+    """Letters by class with what a highlight cuts off at their advance: ink that is in the picture of all of them alone
+    belongs to the letter that it is nearest to."""
+    darkest = np.min(inks, axis=0)
+    cut = np.clip(darkest - every, 0, 255)
+    where = cut.max(axis=2) > CUT
+    if not where.any():
+        return inks
+    away = np.stack([cv2.distanceTransform((ink[..., 0] > 127).astype(np.uint8), cv2.DIST_L2, 5) for ink in inks])
+    nearest = away.argmin(axis=0)
+    return [ink - cut * (where & (nearest == n))[..., None] for n, ink in enumerate(inks)]
 
 
 def lines_of(letters: list[list[Any]]) -> list[str]:

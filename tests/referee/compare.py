@@ -5,15 +5,17 @@ from dataclasses import dataclass, field, replace
 import numpy as np
 from playwright.sync_api import Browser
 
+from garnetfern.core.colour.spaces import Bytes
 from garnetfern.core.css import bundle_files
 from garnetfern.core.css.bundle import STANDARD
 from garnetfern.core.css.letters import font_css, letter_files, lettered
 from garnetfern.core.document import Site
-from garnetfern.core.draw.paint import paint_backdrops
-from garnetfern.core.draw.words import ink_letters, paint_around
+from garnetfern.core.draw.glyphs import Glyphs
+from garnetfern.core.draw.sample import Region
+from garnetfern.core.draw.words import draw_page, paint_around, paint_words
 from garnetfern.core.reading import Reader, situations
 from garnetfern.core.resolve.book import FontBook
-from garnetfern.core.resolve.records import PageRecord
+from garnetfern.core.resolve.records import BlockRecord, PageRecord
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 
@@ -47,24 +49,26 @@ def _boxes(record: PageRecord, opened: Opened, outcome: Outcome) -> None:
         outcome.box = max(outcome.box, off)
 
 
+def _without_fill(canvas: Bytes, block: BlockRecord, region: Region, glyphs: Glyphs) -> None:
+    hollow = block.stroke is not None and block.stroke.hollow
+    (paint_words if hollow else paint_around)(canvas, block, region, glyphs)
+
+
 def _pixels(record: PageRecord, opened: Opened, reader: Reader, outcome: Outcome) -> None:
     seen = opened.styled(HIDDEN)
     height, width = seen.shape[:2]
     region = (0, 0, width, height)
-    drawn = paint_backdrops(record, region, reader.pictures)
-    for block in record.blocks():
-        paint_around(drawn, block, region, reader.glyphs)
-        if block.stroke is not None and block.stroke.hollow:
-            ink_letters(drawn, block, region, reader.glyphs)
+    drawn = draw_page(record, region, reader.pictures, reader.glyphs, _without_fill)
     off = np.abs(drawn.astype(np.float32) - seen)
     outcome.mean = float(off.mean())
     outcome.within = float((off.max(axis=2) <= 3).mean())
 
 
-def _reading(block: str, core: float, required: float, opened: Opened, outcome: Outcome) -> None:
+def _reading(block: str, core: float, required: float, opened: Opened, plates: bool, outcome: Outcome) -> None:
     ground = opened.styled(HIDDEN)
     fill, size = opened.lettering(block)
-    ratios = letter_ratios(ground, opened.ink(block), opened.letters()[block], size, fill)
+    front = opened.front(block, fill) if plates else None
+    ratios = letter_ratios(ground, opened.ink(block), opened.letters()[block], size, fill, front)
     outcome.readings.append((block, core, min(ratio for _, ratio in ratios), required))
 
 
@@ -107,12 +111,14 @@ def compare(
             outcome.lines_total += 1
             outcome.lines_equal += [t.upper() for t in ours] == [t.upper() for t in lines_of(letters[block.id])]
         _pixels(record, opened, reader, outcome)
+        # a plate, or its shadow, may lie over words
+        plates = any(block.plate is not None for block in sample.site.pages[0].blocks())
         if with_readings:
             for block in (b for b in record.blocks() if b.words):
                 found = reader.read(record, block, situation, sample.site.requirement)
                 hollow = block.stroke is not None and block.stroke.hollow
                 if found.ratio is not None and not hollow:
-                    _reading(block.id, found.ratio, found.required, opened, outcome)
+                    _reading(block.id, found.ratio, found.required, opened, plates, outcome)
         outcomes.append(outcome)
     opened.close()
     return outcomes

@@ -1,7 +1,8 @@
 """The reading of a block, measured on screenshots. Shares no code with the product: the definition, written again.
 
-A letter's ring is its ink grown by max(1 px, 0.08 em); luminance is averaged in linear light over a patch of
-max(3 px, 0.25 em); a letter's ratio is what 90 % of its ring reaches.
+Ink is what a letter covers by its own peak, from a tenth of it to six tenths in even measure; a letter's ring is its
+ink grown by max(1 px, 0.08 em); luminance is averaged in linear light over a patch of max(3 px, 0.25 em); a letter's
+ratio is the mean of its ring's between the 5th and the 15th hundredth, worst first, each pixel counted by its level.
 """
 
 from typing import Any
@@ -25,22 +26,18 @@ def luminance(image: Image) -> NDArray[np.float64]:
     return 0.2126 * light[..., 0] + 0.7152 * light[..., 1] + 0.0722 * light[..., 2]
 
 
-def letter_ratios(
-    ground: Image, inks: list[Image], letters: list[list[Any]], size: float, fill: tuple[float, float, float, float]
-) -> list[tuple[str, float]]:
-    """The ratio of every letter. `inks` are the letters of each class in black on white, `fill` has alpha 0..1."""
-    side = 2 * int(np.floor((max(3.0, 0.25 * size) - 1) / 2 + 0.5)) + 1
+Ring = tuple[str, tuple[slice, slice], NDArray[np.float64]]
+"""A letter, the part of the picture that its ring lies in, and how much each pixel there counts."""
+
+
+def letter_rings(inks: list[Image], letters: list[list[Any]], size: float) -> list[Ring]:
+    """The ring of every letter. `inks` are the letters of each class in black on white."""
     radius = max(1.0, 0.08 * size)
     reach = int(np.ceil(radius))
     yy, xx = np.mgrid[-reach : reach + 1, -reach : reach + 1]
     kernel = ((yy * yy + xx * xx) <= radius * radius + 0.25).astype(np.uint8)
     covers = [(255 - ink[..., 0]) / 255 for ink in inks]
-    behind = cv2.blur(luminance(ground), (side, side), borderType=cv2.BORDER_REPLICATE)
-    red, green, blue, alpha = fill
-    shown = ground * (1 - alpha) + np.array([red, green, blue]) * alpha
-    front = cv2.blur(luminance(shown.astype(np.float32)), (side, side), borderType=cv2.BORDER_REPLICATE)
-    ratios = (np.maximum(front, behind) + 0.05) / (np.minimum(front, behind) + 0.05)
-    found = []
+    found: list[Ring] = []
     line, last = 0, None
     for n, (character, x, y, width, height) in enumerate(letters):
         if character == "\n":
@@ -53,12 +50,63 @@ def letter_ratios(
         left, right = max(0, round(x - 0.3 * size)), round(x + width + 0.3 * size)
         top, foot = max(0, round(y - 0.2 * size)), round(y + height + 0.2 * size)
         window = np.s_[max(0, top - reach) : foot + reach, max(0, left - reach) : right + reach]
-        mask = (cover[window] > 1 / 3).astype(np.uint8)
-        inner = np.zeros_like(mask)
+        mask = np.zeros_like(cover[window])
         y0, x0 = top - window[0].start, left - window[1].start
-        inner[y0 : y0 + foot - top, x0 : x0 + right - left] = 1
-        ring = cv2.dilate(mask & inner, kernel).astype(bool)
-        if ring.any():
-            values = np.sort(ratios[window][ring])
-            found.append((character, float(values[min(values.size - 1, int(values.size * 0.1 + 1e-9))])))
+        inner = np.s_[y0 : y0 + foot - top, x0 : x0 + right - left]
+        mask[inner] = cover[window][inner]
+        if mask.max(initial=0) > 0:
+            ink = np.clip((mask / mask.max() - 0.1) / 0.5, 0, 1)
+            found.append((character, window, cv2.dilate(ink, kernel)))
     return found
+
+
+def ratio_picture(ground: Image, size: float, fill: tuple[float, float, float, float]) -> NDArray[np.float64]:
+    """The ratio of a fill, alpha 0..1, against each patch of a ground."""
+    side = 2 * int(np.floor((max(3.0, 0.25 * size) - 1) / 2 + 0.5)) + 1
+    behind = cv2.blur(luminance(ground), (side, side), borderType=cv2.BORDER_REPLICATE)
+    red, green, blue, alpha = fill
+    shown = ground * (1 - alpha) + np.array([red, green, blue]) * alpha
+    front = cv2.blur(luminance(shown.astype(np.float32)), (side, side), borderType=cv2.BORDER_REPLICATE)
+    return np.asarray((np.maximum(front, behind) + 0.05) / (np.minimum(front, behind) + 0.05))
+
+
+def front_ratios(ground: Image, size: float, front: Image, cover: NDArray[np.float64]) -> NDArray[np.float64]:
+    """The ratio of letters over which something is painted: `front` is what their colour has become everywhere,
+    `cover` how much of each pixel they cover."""
+    side = 2 * int(np.floor((max(3.0, 0.25 * size) - 1) / 2 + 0.5)) + 1
+    around = (side, side)
+    front = front[: ground.shape[0], : ground.shape[1]]
+    behind = cv2.blur(luminance(ground), around, borderType=cv2.BORDER_REPLICATE)
+    inked = cv2.blur(cover, around, borderType=cv2.BORDER_REPLICATE)
+    own = cv2.blur(luminance(front) * cover, around, borderType=cv2.BORDER_REPLICATE) / np.maximum(inked, 1e-3)
+    seen = np.where(inked > 1e-3, own, cv2.blur(luminance(front), around, borderType=cv2.BORDER_REPLICATE))
+    return np.asarray((np.maximum(seen, behind) + 0.05) / (np.minimum(seen, behind) + 0.05))
+
+
+def letter_ratios(
+    ground: Image,
+    inks: list[Image],
+    letters: list[list[Any]],
+    size: float,
+    fill: tuple[float, float, float, float],
+    front: Image | None = None,
+) -> list[tuple[str, float]]:
+    """The ratio of every letter. `inks` are the letters of each class in black on white, `fill` has alpha 0..1; with
+    `front` something is painted over the letters, and that is what has become of their colour."""
+    if front is None:
+        ratios = ratio_picture(ground, size, fill)
+    else:
+        cover = np.clip(sum((255.0 - ink[..., 0].astype(np.float64)) / 255 for ink in inks), 0, 1)
+        ratios = front_ratios(ground, size, front, cover)
+    return [(letter, figure(ratios[where], weights)) for letter, where, weights in letter_rings(inks, letters, size)]
+
+
+def figure(ratios: NDArray[np.float64], weights: NDArray[np.float64]) -> float:
+    """The mean of ratios between the 5th and the 15th hundredth of all weight, the lowest first."""
+    inside = weights > 0
+    order = np.argsort(ratios[inside])
+    values, count = ratios[inside][order], np.cumsum(weights[inside][order])
+    edges = np.interp(
+        [0.05 * count[-1], 0.15 * count[-1]], [0, *count], [0, *np.cumsum(values * np.diff(count, prepend=0))]
+    )
+    return float((edges[1] - edges[0]) / (0.1 * count[-1]))

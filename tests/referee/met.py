@@ -15,7 +15,7 @@ from playwright.sync_api import Browser
 
 from garnetfern.core.css import bundle_files
 from garnetfern.core.document import Page, Site, read_site
-from garnetfern.core.reading import Reader, Situation, situations
+from garnetfern.core.reading import KINDS, Reader, Situation, situations
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 
@@ -122,13 +122,26 @@ def open_met(browser: Browser, reader: Reader, site: Site, page: Page, situation
     return opened
 
 
+def _places(reader: Reader, site: Site, page: Page, s: Situation) -> Iterator[tuple[Situation, str | None]]:
+    """A situation for all blocks, or, of a whole way, the place where each block is worst."""
+    if not s.scrolls:
+        yield s, None
+        return
+    there = reader.met(site, page)
+    for block in [b for b in there.at(s.moment).blocks() if b.words]:
+        found = reader.meet(there, block.id, s, site.requirement)
+        if found is not None and found.scroll is not None:
+            yield s.on_the_way(found.scroll), block.id
+
+
 def met(
     browser: Browser, sample: Sample, wanted: Callable[[Situation], bool] = lambda _: True, blocks: int = 9
 ) -> Iterator[Met]:
     """Every block of the sample's page in every wanted situation."""
     reader = Reader(shipped_fonts(), MemoryPictures(sample.originals))
     site, page = sample.site, sample.site.pages[0]
-    for situation in filter(wanted, situations(site, page, None)):
+    every = (place for s in situations(site, page, KINDS) if wanted(s) for place in _places(reader, site, page, s))
+    for situation, only in every:
         record = reader.resolve(site, page, situation)
         opened = open_met(browser, reader, site, page, situation)
         sight = None
@@ -138,7 +151,7 @@ def met(
             way = max(1.0, record.height - situation.moment.viewport.height)
             record = reader.resolve(site, page, replace(situation, moment=replace(situation.moment, scroll=top / way)))
             sight = (top, situation.moment.viewport.height)
-        for block in [b for b in record.blocks() if b.words and b.lines][:blocks]:
+        for block in [b for b in record.blocks() if b.words and b.lines and only in (None, b.id)][:blocks]:
             hollow = block.stroke is not None and block.stroke.hollow
             if hollow or (sight and _cut_through(opened, block.id, *sight)):
                 continue

@@ -22,7 +22,7 @@ from .met import generate_met, met, open_met, seen_ratio
         [
             (0, {"over", "half", "missing"}, {"phone"}),
             (3, {"enlarged"}, {"phone", "tablet"}),
-            (2, {"scroll"}, {"phone"}),
+            (2, {"scroll", "way"}, {"phone"}),
         ],
         1,
     ),

@@ -2,7 +2,7 @@
 
 import random
 from collections.abc import Callable, Iterable, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from html import escape
 from pathlib import Path
 
@@ -17,10 +17,20 @@ from garnetfern.core.resolve.lines import broken_lines
 from garnetfern.core.resolve.shape import Setting, shape
 from garnetfern.fonts import FOLDER, shipped_fonts
 
-from .banners import WORDINGS
+from .banners import WORDINGS as PLAIN
 from .browser import READ_LETTERS, lines_of
 
 READ = f"() => [...document.querySelectorAll('p')].map({READ_LETTERS})"
+
+WORDINGS = (
+    *PLAIN,
+    "–house and ‒yard, (–not) a –1 nor a‒b; from 3–5 p.m., at -4 or 10-12 degrees, x-5y, say",
+    "Fougères d’été: œuvre «à la carte» ; où?  Größe, Füße & Übermaß, Straße 5/6 - Haus‐Nr. 7",
+    "Ścieżka źdźbło; příliš žluťoučký kůň, ἀνθρώποις; Привет, папоротник — тень",
+    "AVATAR To. Ty, WAVE fjord office difficult waffle; (f) “f” f’ T’ V. LT 1/2 1.5 11:15 100%",
+    "http://example/a/b?c=d&e=f-g one—two … three...four @five #six [seven] {eight} <nine> 50%-60%",
+)
+"""The sample's wordings, and more dashes, accents, pairs that are kerned, and signs."""
 
 
 @dataclass(frozen=True)
@@ -38,7 +48,9 @@ class Case:
         font = f'{setting.weight} {setting.size!r}px/1.3 "{setting.family.name}"'
         slanted = "italic " if setting.italic else ""
         axes = ", ".join(f'"{tag}" {value}' for tag, value in setting.variation)
-        return f"width:{self.width}px;font:{slanted}{font}" + (f";font-variation-settings:{axes}" if axes else "")
+        spaced = f";letter-spacing:{setting.spacing!r}px" if setting.spacing else ""
+        varied = f";font-variation-settings:{axes}" if axes else ""
+        return f"width:{self.width}px;font:{slanted}{font}{spaced}{varied}"
 
 
 def cases(
@@ -56,7 +68,10 @@ def cases(
         size = rng.choice([14.0, 16.0, 17.3, 20.0, rng.uniform(12, 90)])
         wanted = rng.choice([300, 400, 600, 800])
         if not brought:
-            found.append(Case(wording, Setting(family, family.weight(wanted), size), width))
+            spacing = rng.choice([0.0, 0.0, 0.0, -0.02 * size, 0.08 * size, 1.3])
+            setting = Setting(family, family.weight(wanted), size, spacing)
+            if not shape(wording, setting).missing:
+                found.append(Case(wording, setting, width))
             continue
         italic = bool(family.italics) and rng.random() < 0.3
         entry = next(f for f in brought if f.family == family.name and f.italic == italic)
@@ -66,6 +81,18 @@ def cases(
         if not shape(wording, setting).missing:  # what is not in a font is told, not vouched for
             found.append(Case(wording, setting, width))
     return found
+
+
+def tight(found: Iterable[Case], seed: int) -> list[Case]:
+    """The same words in rooms that lie within 3/64 px of where a line just fits."""
+    rng = random.Random(seed)
+    changed = []
+    for case in found:
+        lines = broken_lines(case.wording, case.width, case.setting)
+        _, _, shaped = rng.choice(lines)
+        room = int(shaped.width * 64 + rng.randint(-3, 4)) / 64
+        changed.append(replace(case, width=max(room, 8.0)))
+    return changed
 
 
 def face_rules(families: Iterable[Family], folder: str | None = None) -> str:

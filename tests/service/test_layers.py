@@ -103,7 +103,7 @@ def test_a_new_button_can_be_read_at_rest_and_pointed_at():
     file = SiteFile(site, {})
     found = [r for _, rs in reader_of(file).read_page(site, site.pages[0]) for r in rs if r.block == "button"]
     assert len(found) == 6
-    assert all(r.meets for r in found)
+    assert all(r.verdict == "enough" for r in found)
 
 
 def test_looks_of_another_site_come_with_their_pictures(studio):

@@ -66,3 +66,12 @@ def test_a_run_over_widths_gives_way_too():
     PoliteReader(reader_of(file), manners, "widths")
     with pytest.raises(SupersededError):
         WidthRun(old, file.site, file.site.pages[0]).run()
+
+
+def test_an_older_question_that_is_begun_late_does_not_end_the_newer_one():
+    manners = Manners()
+    plain = reader_of(one_banner())
+    new, late = PoliteReader(plain, manners, "remedy", 8), PoliteReader(plain, manners, "remedy", 7)
+    assert reading(new).ratio is not None
+    with pytest.raises(SupersededError):
+        reading(late)

@@ -3,16 +3,19 @@
 import pytest
 
 from garnetfern.service.views.check import check_page, verdict, verdict_everywhere
+from tests.conftest import encoded
 from tests.films import film_of
-from tests.sites import colour_layer, document, film_layer, reader_of, with_film
+from tests.sites import colour_layer, document, film_layer, image_layer, reader_of, with_film, with_picture
 
 
-def reading(block="title", screen="phone", meets=True, vouched=True, ratio=7.0):
-    return {"block": block, "screen": screen, "meets": meets, "vouched": vouched, "ratio": ratio}
+def reading(block="title", screen="phone", verdict="enough", away=False):
+    return {"block": block, "screen": screen, "verdict": verdict, "away": away}
 
 
-SHORT = {"meets": False, "ratio": 2.0}
-UNSURE = {"vouched": False, "meets": False, "ratio": None}
+SHORT = {"verdict": "short"}
+UNSURE = {"verdict": "unsure"}
+EMPTY = {"verdict": "unread"}
+AWAY = {"verdict": "unread", "away": True}
 
 
 @pytest.mark.parametrize(
@@ -21,9 +24,12 @@ UNSURE = {"vouched": False, "meets": False, "ratio": None}
         ([], "There are no words here yet.", False),
         ([reading()], "Every word can be read on every screen.", True),
         ([reading(**UNSURE)], "Nothing here could be measured.", False),
-        ([reading(ratio=None)], "Nothing here could be measured.", False),
+        ([reading(**EMPTY)], "There are no words here yet.", False),
+        ([reading(**AWAY)], "Nothing here could be measured.", False),
+        ([reading(), reading("text", **EMPTY)], "Every word can be read on every screen.", True),
+        ([reading(), reading(**AWAY)], "Every word can be read on every screen.", True),
         ([reading(), reading("text", **UNSURE)], "Every word can be read on every screen, as far as it", True),
-        ([reading(), reading("text", ratio=None)], "Every word can be read on every screen, as far as it", True),
+        ([reading(), reading("text", **AWAY)], "Every word can be read on every screen, as far as it", True),
         ([reading(**SHORT), reading("text")], "One block of words falls short on the phone.", False),
         (
             [reading(**SHORT), reading("text", "desktop", **SHORT)],
@@ -70,3 +76,11 @@ def test_a_page_with_a_film_says_that_it_was_not_read_while_that_plays():
     )
     still = page.model_copy(update={"bands": ()})
     assert "film" not in verdict(file.site, still, readings)["sentence"]
+
+
+def test_a_page_that_scrolls_over_its_picture_says_how_many_places_were_read():
+    plain = document(image_layer(attachment="fixed"), colour_layer("#000000", 0.97))
+    file = with_picture(plain, encoded(60, 40, (0, 0, 0), "PNG"), "picture.png")
+    page = file.site.pages[0]
+    found = verdict(file.site, page, check_page(reader_of(file), file.site, page))
+    assert found["sentence"] == "Every word can be read on every screen, at 13 places of the page's way."

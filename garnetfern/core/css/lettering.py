@@ -24,6 +24,8 @@ def lettering_declarations(lettering: Lettering, fonts: FontBook) -> Declaration
         found.append(("font-variation-settings", settings))
     if lettering.spacing not in ("0", "0px"):
         found.append(("letter-spacing", lettering.spacing))
+    if lettering.word_spacing not in ("0", "0px"):
+        found.append(("word-spacing", lettering.word_spacing))
     if lettering.capitals:
         found.append(("text-transform", "uppercase"))
     outline = lettering.outline

@@ -16,6 +16,7 @@ from .escape import css_comment, html_attribute, html_text
 from .html import page_body
 from .layers import file_property, moving_css, plays
 from .letters import font_css
+from .media import other_media
 from .names import named
 from .pictures import Emission
 from .rules import Rules, difference, over_rules, page_rules, rules_text, shares
@@ -197,6 +198,7 @@ def emit_page(site: Site, page: Page, fonts: FontBook, urls: Urls, groups: Seque
     css += _layer_files(emission) + _exceptions(site, page, base, fonts) + _moving(page)
     control = control_of(site, page, emission.windows) if _plays(page, emission) else None
     css += _over(site, page) + (stop_css(control, pickable(page)) if control else "") + arrival_css(page)
+    css += other_media()
     css += WITHOUT_SCRIPT if any(group.default and not group.fixed for group in groups) else ""
     seen = emission.for_page()
     chosen = frozenset(n for g in groups if not g.fixed for _, names in g.candidates for n in names)

@@ -53,8 +53,9 @@ class TextShadow(Model):
 class Lettering(Model):
     """How a block's words are set. `line` is the line height as a multiple of the size.
 
-    `spacing` is added behind each letter. `italic` holds where the font has it. Hollow letters have no fill, only
-    their outline. `over` is the fill while the pointer is over a link, a menu or a button.
+    `spacing` is added behind each letter, `word_spacing` behind each space as well. `italic` holds where the font has
+    it. Hollow letters have no fill, only their outline. `over` is the fill while the pointer is over a link, a
+    menu or a button.
     """
 
     font: str = Field("Hanken Grotesk", max_length=60)
@@ -65,6 +66,7 @@ class Lettering(Model):
     colour: Colour = "#20302a"
     align: Align | None = Field(None, description="none: as its band")
     spacing: FixedText = "0px"
+    word_spacing: FixedText = "0px"
     capitals: bool = False
     italic: bool = False
     outline: Outline | None = None

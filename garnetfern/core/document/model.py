@@ -89,6 +89,11 @@ class Band(Model):
         for column in self.columns:
             yield from column.blocks
 
+    def without_height(self) -> "Band":
+        """As high as its content and its padding, on every screen."""
+        screens = {name: own.model_copy(update={"height": None}) for name, own in self.screens.items()}
+        return self.model_copy(update={"height": Height(), "screens": screens})
+
 
 class Join(Model):
     """One backdrop that runs behind neighbouring bands, from `first` to `last`."""
@@ -254,6 +259,7 @@ class Site(Model):
     name: Name
     language: str = Field("en", pattern=r"^[A-Za-z]{2,3}(-[A-Za-z0-9]{2,8})*$")
     requirement: Requirement = Requirement.AA
+    edges: bool = Field(False, description="buttons must stand out at 3 to 1, though their words tell what they are")
     palette: tuple[Colour, ...] = Field((), max_length=24)
     screens: tuple[Screen, ...] = Field(min_length=1, max_length=12)
     assets: tuple[Asset, ...] = Field((), max_length=2000)

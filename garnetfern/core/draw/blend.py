@@ -9,6 +9,7 @@ import numpy as np
 
 from ..colour.spaces import Pixels
 from ..document.layers import BlendMode
+from .levels import colours_of, thrice
 
 Blend = Callable[[Pixels, Pixels], Pixels]
 _LUM = np.array([0.3, 0.59, 0.11], dtype=np.float32)
@@ -84,14 +85,14 @@ BLENDS: dict[BlendMode, Blend] = {
 
 def plain(premultiplied: Pixels) -> Pixels:
     """The colours of premultiplied RGBA, without their alpha; black where there is none."""
-    alpha = premultiplied[..., 3:]
-    return np.asarray(premultiplied[..., :3] / np.where(alpha > 0, alpha, 1), dtype=np.float32)
+    alpha = premultiplied[..., 3]
+    return np.asarray(colours_of(premultiplied) / thrice(np.where(alpha > 0, alpha, np.float32(1))), dtype=np.float32)
 
 
 def over_opaque(below: Pixels, source: Pixels, mode: BlendMode) -> Pixels:
     """Lay premultiplied RGBA over opaque colours, 0..1: the same as `composite` where nothing shows through below."""
     mixed = BLENDS[mode](below, plain(source))
-    return np.asarray(below + (mixed - below) * source[..., 3:], dtype=np.float32)
+    return np.asarray(below + (mixed - below) * thrice(source[..., 3]), dtype=np.float32)
 
 
 def composite(backdrop: Pixels, source: Pixels, mode: BlendMode) -> Pixels:

@@ -34,4 +34,6 @@ def _coverage(svg: str, width: int, height: int) -> Pixels:
 
 def inked(cover: Pixels, fill: Pixels) -> Pixels:
     """A fill (premultiplied RGBA, height x width x 4 or one pixel) through a coverage."""
+    if fill.ndim == 1:
+        return np.asarray(cv2.merge([cover * part for part in fill.astype(np.float32)]), dtype=np.float32)
     return np.asarray(cover[..., None] * fill, dtype=np.float32)

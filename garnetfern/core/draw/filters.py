@@ -2,11 +2,11 @@
 
 import math
 
-import cv2
 import numpy as np
 
 from ..colour.spaces import Pixels
 from ..document import Filter
+from .soften import boxed
 
 REACH = 3
 """Beyond this many standard deviations a blur gathers nothing that could be seen."""
@@ -31,9 +31,7 @@ def _matrix(amount: float) -> Pixels:
 def filtered(pixels: Pixels, wanted: Filter) -> Pixels:
     """Premultiplied RGBA 0..1 through a filter. Each step is clamped, as the standard's shorthands are."""
     if wanted.blur > 0:
-        size = 2 * reach(wanted) + 1
-        blurred = cv2.GaussianBlur(pixels, (size, size), wanted.blur, borderType=cv2.BORDER_CONSTANT)
-        pixels = np.asarray(blurred, dtype=np.float32)
+        pixels = boxed(pixels, wanted.blur)
     alpha = pixels[..., 3:]
     colour = pixels[..., :3] / np.where(alpha > 0, alpha, 1)
     if wanted.brightness != 1:

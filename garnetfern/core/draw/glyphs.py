@@ -15,11 +15,10 @@ from ..cache import Cache
 from ..resolve.book import FontBook
 from ..resolve.fonts import Axes
 from ..resolve.records import Line
+from .soften import reach_of, softened
+from .stroke import line_along
+from .tone import toned
 
-MITER_JOIN = 3
-"""FT_STROKER_LINEJOIN_MITER_FIXED, which the binding has no name for: beyond the limit corners are cut off."""
-MITER = 4 << 16
-"""The miter limit of lines along letters, in 16.16."""
 FACES = 96
 """So many faces, each at one setting of its axes, are kept open."""
 SUBPIXELS = 4
@@ -38,8 +37,15 @@ class Mask:
 def _mask_of(bitmap: freetype.Bitmap, left: int, top: int) -> Mask:
     if not bitmap.width or not bitmap.rows:
         return Mask(0, 0, np.zeros((0, 0), dtype=np.float32))
-    flat = np.array(bitmap.buffer, dtype=np.uint8).reshape(bitmap.rows, bitmap.pitch)[:, : bitmap.width]
+    # the binding's own `buffer` makes a list of numbers out of it
+    held = ctypes.string_at(bitmap._FT_Bitmap.buffer, bitmap.rows * bitmap.pitch)
+    flat = np.frombuffer(held, dtype=np.uint8).reshape(bitmap.rows, bitmap.pitch)[:, : bitmap.width]
     return Mask(left, -top, flat.astype(np.float32) / np.float32(255))
+
+
+def _softened(mask: Mask, sigma: float) -> tuple[NDArray[np.float32], int]:
+    reach = reach_of(sigma)
+    return softened(np.pad(mask.coverage, reach), sigma), reach
 
 
 class Glyphs:
@@ -90,12 +96,15 @@ class Glyphs:
             face.set_char_size(int(size * 64), int(size * 64), 72, 72)
             face.load_glyph(glyph, freetype.FT_LOAD_TARGET_LIGHT | freetype.FT_LOAD_NO_BITMAP)
             freetype.FT_Outline_Translate(ctypes.byref(face.glyph.outline._FT_Outline), fraction * 64 // SUBPIXELS, 0)
-            stroker = freetype.Stroker()
-            stroker.set(round(width * 32), freetype.FT_STROKER_LINECAP_BUTT, MITER_JOIN, MITER)
-            outline = face.glyph.get_glyph()
-            outline.stroke(stroker, True)
-            drawn = outline.to_bitmap(freetype.FT_RENDER_MODE_NORMAL, freetype.Vector(0, 0), True)
-            return _mask_of(drawn.bitmap, drawn.left, drawn.top)
+            return Mask(*line_along(face, width))
+
+    def softened(self, mask: Mask, sigma: float) -> tuple[NDArray[np.float32], int]:
+        """A mask's coverage blurred as that of a shadow, and how much wider it is on each side, px."""
+        return self._cache.get("soft", (mask, sigma), lambda: _softened(mask, sigma))
+
+    def toned(self, mask: Mask, step: int) -> NDArray[np.float32]:
+        """A mask's coverage as it is laid down in a colour of a step."""
+        return self._cache.get("tone", (mask, step), lambda: toned(mask.coverage, step))
 
     def letters(self, line: Line, stroke: float | None = None) -> list[tuple[int, int, int, Mask]]:
         """The glyphs of a line: index of the character in the line's text, left, top (px of the page), mask.
@@ -111,5 +120,5 @@ class Glyphs:
                 which = (run.face, run.axes, run.size, glyph, fraction)
                 mask = self.mask(*which) if stroke is None else self.line_mask(*which, stroke)
                 if mask.coverage.size:
-                    found.append((cluster, left + mask.left, round(line.baseline - y) + mask.top, mask))
+                    found.append((cluster, left + mask.left, math.floor(line.baseline - y + 0.5) + mask.top, mask))
         return found

@@ -23,7 +23,7 @@ def whole(box: Box) -> Region:
     return left, top, math.ceil(box.right) - left, math.ceil(box.bottom) - top
 
 
-def _inner(box: Box, region: Region) -> tuple[slice, slice, Region] | None:
+def inner(box: Box, region: Region) -> tuple[slice, slice, Region] | None:
     """Where `box` meets `region`: rows and columns of the region's array, and the same part as a region."""
     common = box.cut(Box(*region))
     if common is None:
@@ -38,7 +38,7 @@ def paint(canvas: Bytes, sheets: Iterable[Sheet], region: Region, pictures: Samp
     """Lay sheets over the canvas of a region, in place, bottom first. What lies below is opaque, so any blend mode
     mixes with the canvas."""
     for sheet in sheets:
-        found = _inner(span_of(sheet), region)
+        found = inner(span_of(sheet), region)
         if found is None or sheet.opacity <= 0:
             continue
         rows, columns, part = found
@@ -55,7 +55,7 @@ def group(sheets: Iterable[Sheet], region: Region, pictures: Sampler) -> Pixels:
     """Sheets over nothing: premultiplied RGBA of a region, 0..1 (an isolated group)."""
     found = np.zeros((region[3], region[2], 4), dtype=np.float32)
     for sheet in sheets:
-        place = _inner(span_of(sheet), region)
+        place = inner(span_of(sheet), region)
         if place is not None and sheet.opacity > 0:
             rows, columns, part = place
             source = source_of(sheet, part, pictures)
@@ -80,7 +80,7 @@ def _lay(canvas: Bytes, source: Pixels) -> None:
 def paint_area(canvas: Bytes, area: AreaRecord, sheets: Sequence[Sheet], region: Region, pictures: Sampler) -> None:
     """Lay an area's sheets over the canvas of a region, in place: its own stack first where it is a group."""
     if area.plate is not None:
-        found = _inner(Box(*whole(area.box.grown(area.plate.reach + 1))), region)
+        found = inner(Box(*whole(area.box.grown(area.plate.reach + 1))), region)
         if found is not None:
             rows, columns, part = found
             base = group(sheets[:1], part, pictures) if sheets and sheets[0].id == "base" else None

@@ -1,9 +1,7 @@
 """Plates: round corners, a key line and a shadow (CSS Backgrounds 3, sections 5 and 6)."""
 
-import math
 from dataclasses import replace
 
-import cv2
 import numpy as np
 
 from ..colour.notation import Rgba
@@ -13,6 +11,7 @@ from ..resolve.records import PlateRecord, ShadowRecord
 from .blend import composite
 from .figure import inked
 from .sample import Keep, Region, anew
+from .soften import FORMULA_BELOW, reach_of, soft_side, softened
 
 
 def rounded(box: Box, radius: float, region: Region, kept: Keep = anew) -> Pixels:
@@ -49,14 +48,17 @@ _ANY = Rgba(0, 0, 0)
 def _cast(shadow: ShadowRecord, box: Box, radius: float, region: Region) -> Pixels:
     """Its blur radius is twice its standard deviation."""
     sigma = shadow.blur / 2
-    margin = math.ceil(3 * sigma)
+    margin = reach_of(sigma)
     cast = box.grown(shadow.spread)
     cast = Box(cast.x + shadow.across, cast.y + shadow.down, cast.width, cast.height)
     corner = max(0.0, radius + shadow.spread) if radius else 0.0
+    left, top, width, height = region
+    if not corner and 0 < sigma < FORMULA_BELOW:
+        down = soft_side(cast.y, cast.bottom, top, height, sigma)
+        return np.outer(down, soft_side(cast.x, cast.right, left, width, sigma))
     wide = (region[0] - margin, region[1] - margin, region[2] + 2 * margin, region[3] + 2 * margin)
     cover = rounded(cast, corner, wide)
-    if sigma > 0:
-        cover = np.asarray(cv2.GaussianBlur(cover, (2 * margin + 1, 2 * margin + 1), sigma), dtype=np.float32)
+    cover = softened(cover, sigma)
     return np.ascontiguousarray(cover[margin : margin + region[3], margin : margin + region[2]])
 
 

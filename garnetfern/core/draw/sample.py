@@ -8,8 +8,10 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..cache import Cache
-from ..colour.spaces import Pixels
+from ..resolve.box import round_half_up
 from ..resolve.sheets import FilmSheet, ImageSheet, Rendition
+from .neighbours import between, clamped, wrapped
+from .tiles import cell_of, halved, spaced
 
 Region = tuple[int, int, int, int]
 """Left, top, width and height in whole px of the page."""
@@ -20,34 +22,14 @@ Periods = tuple[float | None, float | None]
 Picture = NDArray[np.uint8]
 """Height x width x 3 (RGB) or 4 (RGBA, not premultiplied), 0..255."""
 
-FRACTIONS = 16
-"""The browser interpolates between neighbours in sixteenths, rounded down."""
 
-
-def _axis(
-    count: int, drawn: float, start: float, first: int, length: int, period: float | None = None
-) -> tuple[NDArray[np.intp], ...]:
-    """Lower neighbours, upper neighbours and sixteenths for `length` pixels from `first` on.
-
-    With a `period` the tile comes again and again; without gaps its last pixel is the neighbour of its first.
-    """
-    place = np.arange(first, first + length) + 0.5 - start
-    if period is not None:
-        place = np.mod(place, period)
-    centre = place * (count / drawn) - 0.5
-    lower = np.floor(centre)
-    parts = np.floor((centre - lower) * FRACTIONS).astype(np.intp)
-    low = lower.astype(np.intp)
-    if period is not None and period <= drawn:
-        return np.mod(low, count), np.mod(low + 1, count), parts
-    return np.clip(low, 0, count - 1), np.clip(low + 1, 0, count - 1), parts
-
-
-def halved(picture: Picture) -> Picture:
-    """The picture at half its size, each pixel the mean of four."""
-    height, width = picture.shape[:2]
-    size = (max(1, width // 2), max(1, height // 2))
-    return np.asarray(cv2.resize(picture, size, interpolation=cv2.INTER_AREA), dtype=np.uint8)
+def halvings(wide: int, high: int, drawn: Pair) -> int:
+    """How often a picture is halved before it is drawn."""
+    across, down = (max(1, round_half_up(side)) for side in drawn)
+    count = 0
+    while wide >> (count + 1) >= across and high >> (count + 1) >= down:
+        count += 1
+    return count
 
 
 def sample(
@@ -55,21 +37,22 @@ def sample(
 ) -> NDArray[np.uint8]:
     """The part `region` (left, top, width, height in px) of a picture drawn `drawn` wide and high from `start` on.
 
-    It is repeated along an axis that has a period; otherwise the nearest pixel stands outside the picture.
+    It is repeated along an axis that has a period; otherwise the nearest pixel stands outside the picture. It must have
+    been halved as often as `halvings` says.
     Result: height x width x channels.
     """
-    while picture.shape[1] > 2 * drawn[0] and picture.shape[0] > 2 * drawn[1]:
-        picture = halved(picture)
     left, top, width, height = region
-    x0, x1, fx = _axis(picture.shape[1], drawn[0], start[0], left, width, period[0])
-    y0, y1, fy = _axis(picture.shape[0], drawn[1], start[1], top, height, period[1])
-    lo, hi = min(x0.min(), x1.min()), max(x0.max(), x1.max()) + 1
-    rows0 = picture[y0, lo:hi].astype(np.float32)
-    rows1 = picture[y1, lo:hi].astype(np.float32)
-    rows = rows0 + (rows1 - rows0) * (fy / FRACTIONS).astype(np.float32)[:, None, None]
-    left_px, right_px = rows[:, x0 - lo], rows[:, x1 - lo]
-    blended: Pixels = left_px + (right_px - left_px) * (fx / FRACTIONS).astype(np.float32)[None, :, None]
-    return blended.astype(np.uint8)
+    one_way = (period[0] is None) != (period[1] is None)
+    # px for px nothing is interpolated
+    exact = one_way or (drawn == picture.shape[1::-1] and all(float(place).is_integer() for place in start))
+    across, down = (
+        clamped(picture.shape[1 - n], drawn[n], start[n], first, length, exact)
+        if (repeats := period[n]) is None
+        else wrapped(picture.shape[1 - n], repeats, start[n], first, length, exact)
+        for n, first, length in ((0, left, width), (1, top, height))
+    )
+    blended = between(picture, across, down)
+    return (np.rint(blended) if one_way else blended).astype(np.uint8)
 
 
 def bilinear(picture: Picture, drawn: Pair, start: Pair, region: Region) -> Picture:
@@ -128,17 +111,38 @@ class Sampler:
         self._source, self._cache = source, cache or Cache()
 
     def _sample(self, rendition: Rendition, drawn: Pair, start: Pair, part: Region, period: Periods) -> Picture:
-        return sample(self._source.pixels(rendition), drawn, start, part, period)
+        picture = self._source.pixels(rendition)
+        times = halvings(picture.shape[1], picture.shape[0], drawn)
+        return sample(self._halved(rendition, times) if times else picture, drawn, start, part, period)
+
+    def _halved(self, rendition: Rendition, times: int) -> Picture:
+        if times == 0:
+            return self._source.pixels(rendition)
+        return self._cache.get("halved", (rendition, times), lambda: halved(self._halved(rendition, times - 1)))
 
     def kept(self, kind: str, key: Hashable, make: Callable[[], Kept], size: int = 0, /) -> Kept:
         """Keeps what is small (in px), and what is given no size, as it serves regions of any."""
         return make() if size > self.SMALL else self._cache.get(kind, key, make)
 
     def sampled(self, sheet: ImageSheet, part: Region) -> Picture:
-        """The pixels of an image sheet in a part of the page."""
-        tile = sheet.tile
-        how = (sheet.rendition, (tile.width, tile.height), (tile.x, tile.y), part, sheet.period)
+        """The pixels of an image sheet without gaps in a part of the page."""
+        tile, box = sheet.tile, sheet.box
+        # along an axis on which one tile covers all, nothing repeats
+        across = None if tile.x <= box.x and tile.right >= box.right else sheet.period[0]
+        down = None if tile.y <= box.y and tile.bottom >= box.bottom else sheet.period[1]
+        how = (sheet.rendition, (tile.width, tile.height), (tile.x, tile.y), part, (across, down))
         return self.kept("sampled", how, lambda: self._sample(*how), part[2] * part[3])
+
+    def spaced(self, sheet: ImageSheet, part: Region) -> NDArray[np.uint8]:
+        """The same of one with gaps: premultiplied RGBA levels."""
+        tile = sheet.tile
+        across, down = sheet.period
+        periods = (tile.width if across is None else across, tile.height if down is None else down)
+        size = (tile.width, tile.height)
+        key = (sheet.rendition, size, periods)
+        cell = self.kept("cell", key, lambda: cell_of(self._source.pixels(sheet.rendition), size, periods))
+        how = (*key, (tile.x, tile.y), part)
+        return self.kept("spaced", how, lambda: spaced(cell, (tile.x, tile.y), periods, part), part[2] * part[3])
 
     def frame(self, sheet: FilmSheet, part: Region) -> Picture:
         """The pixels of a film's sheet in a part of the page."""

@@ -1,13 +1,11 @@
 """Words on one plain colour: their ratio is known without painting their letters' ground."""
 
-from collections.abc import Sequence
-
 from ..colour.spaces import level_luminance
 from ..draw.paint import blank, paint_area
 from ..draw.sample import Sampler
 from ..resolve.box import Box
-from ..resolve.records import AreaRecord, BlockRecord, PageRecord
-from ..resolve.sheets import Sheet
+from ..resolve.records import BlockRecord, PageRecord
+from .ground import Around
 from .letters import ratio_map
 
 MARGIN = 0.3
@@ -21,24 +19,27 @@ def _holds(outer: Box, inner: Box) -> bool:
 def flat_ratio(
     page: PageRecord,
     block: BlockRecord,
-    there: Sequence[tuple[AreaRecord, Sequence[Sheet]]],
+    there: Around,
     pictures: Sampler,
 ) -> float | None:
     """The ratio of letters that stand on nothing but whole sheets of colour; None where that is not so.
 
-    `there`: the areas around the block and their sheets, in the order of painting.
+    `there`: what paints something round the block.
     """
     if block.shadow is not None or block.stroke is not None or not block.wording.strip():
         return None
     if any(line.height < block.size for line in block.lines):
         return None
     room = block.box.grown(MARGIN * block.size + 2)
-    for area, sheets in there:
-        colours = all(s.FLAT and _holds(s.box, room) for s in sheets)
-        if area.plate is not None or not colours:
+    if there.above:
+        return None
+    for layer in there.beneath:
+        colours = all(s.FLAT and _holds(s.box, room) for s in layer.sheets)
+        if layer.area is None or layer.area.plate is not None or not colours:
             return None
     spot = (int(block.box.x + block.box.width / 2), int(block.box.y + block.box.height / 2), 1, 1)
     canvas = blank(page, spot)
-    for area, sheets in there:
-        paint_area(canvas, area, sheets, spot, pictures)
+    for layer in there.beneath:
+        if layer.area is not None:
+            paint_area(canvas, layer.area, layer.sheets, spot, pictures)
     return float(ratio_map(canvas, level_luminance(canvas), block.fill, block.size)[0, 0])

@@ -1,11 +1,11 @@
 """The reading of a block of words: its definition (WCAG 2.2, 1.4.3, measured where the letters are).
 
-A letter's ring is its ink grown by max(1 px, 0.08 em). Luminance is averaged in linear light over a patch of
-max(3 px, 0.25 em). A letter's ratio is what 90 % of its ring reaches; the reading is the worst letter.
+Luminance is averaged in linear light over a patch of max(3 px, 0.25 em); a letter's ratio is the figure of its ring;
+the reading is the worst letter.
 """
 
-import math
 from dataclasses import dataclass
+from typing import Literal
 
 import cv2
 import numpy as np
@@ -14,13 +14,15 @@ from numpy.typing import NDArray
 from ..colour.contrast import Requirement, contrast, required_ratio
 from ..colour.notation import Rgba
 from ..colour.spaces import Bytes, Pixels, level_luminance, lightness, luminance
-from ..draw.glyphs import Mask
-from ..draw.sample import Region
-from ..resolve.box import Box, round_half_up
+from ..draw.words import letters_colour
+from ..resolve.box import Box
 from ..resolve.records import BlockRecord
+from .ground import Front, Ground
+from .plan import Plan
+from .ring import NOWHERE, figures, patch_side
 
-INK = 1 / 3
-REACHED = 0.9
+Verdict = Literal["enough", "short", "unread"]
+"""What a reading comes to: every letter reaches what is required; one does not; no letter was measured."""
 
 
 @dataclass(frozen=True)
@@ -38,7 +40,7 @@ class Letter:
 
 @dataclass(frozen=True)
 class Reading:
-    """The contrast of a block of words in a situation. `ratio` is None where there are no letters to judge."""
+    """The contrast of a block of words in a situation. `ratio` is None where no letter was measured."""
 
     block: str
     situation: str
@@ -49,6 +51,15 @@ class Reading:
     worst: Letter | None
     short: tuple[Letter, ...]
     doubts: tuple[str, ...] = ()
+    away: bool = False
+    """Whether it has letters, of which none is on the screen."""
+    scroll: float | None = None
+    """The share of its way that the page is scrolled where it is worst, 0..1, where all of the way was read."""
+
+    @property
+    def nbytes(self) -> int:
+        """About what it weighs, for those that keep it."""
+        return 500 + 700 * len(self.short)
 
     @property
     def vouched(self) -> bool:
@@ -56,73 +67,59 @@ class Reading:
         return not self.doubts
 
     @property
-    def meets(self) -> bool:
-        """Whether every letter reaches what is required; a block without letters does."""
-        return self.ratio is None or self.ratio >= self.required
+    def verdict(self) -> Verdict:
+        """What it comes to. A reading of nothing is neither enough nor short."""
+        if self.ratio is None:
+            return "unread"
+        return "enough" if self.ratio >= self.required else "short"
+
+    @property
+    def falls_short(self) -> bool:
+        """Whether a letter was measured that does not reach what is required."""
+        return self.verdict == "short"
 
 
-def ring_radius(size: float) -> float:
-    """How far a letter's ink is grown, px."""
-    return max(1.0, 0.08 * size)
+SOME_INK = np.float32(1e-3)
+"""A patch of which letters cover less has no letters in it."""
 
 
-def patch_side(size: float) -> int:
-    """The side of the square over which luminance is averaged, an odd number of px."""
-    side = max(3.0, 0.25 * size)
-    return 2 * round_half_up((side - 1) / 2) + 1
-
-
-def grown(mask: Mask, radius: float) -> tuple[int, int, NDArray[np.bool_]]:
-    """The ring of a letter: left and top from the pen, and the pixels in it."""
-    reach = math.ceil(radius)
-    ink = cv2.copyMakeBorder((mask.coverage > INK).astype(np.uint8), reach, reach, reach, reach, cv2.BORDER_CONSTANT)
-    offsets = np.arange(-reach, reach + 1)
-    kernel = (offsets[:, None] ** 2 + offsets[None, :] ** 2 <= radius**2 + 0.25).astype(np.uint8)
-    return mask.left - reach, mask.top - reach, cv2.dilate(ink, kernel).astype(bool)
-
-
-def _averaged(values: Pixels, side: int) -> Pixels:
+def averaged(values: Pixels, side: int) -> Pixels:
+    """The mean over a square around each pixel."""
     return np.asarray(cv2.blur(values, (side, side), borderType=cv2.BORDER_REPLICATE), dtype=np.float32)
 
 
 def ratio_map(ground: Bytes, light: Pixels, fill: Rgba, size: float) -> Pixels:
     """The contrast of the fill against each patch of the ground, whose luminance is `light`. Height x width."""
     side = patch_side(size)
-    behind = _averaged(light, side)
+    behind = averaged(light, side)
     colour = np.array(fill.rgb, dtype=np.float32)
     if fill.alpha >= 1:
         return contrast(luminance(colour), behind)
     below = ground.astype(np.float32)
     shown = below + (colour - below) * np.float32(fill.alpha)
-    return contrast(_averaged(luminance(shown), side), behind)
+    return contrast(averaged(luminance(shown), side), behind)
 
 
-def percentile_reached(values: Pixels) -> float:
-    """The ratio that 90 % of the values reach. There must be a value."""
-    at = min(values.size - 1, int(values.size * (1 - REACHED) + 1e-9))
-    return float(np.partition(values, at)[at])
+def _front_ratios(light: Pixels, front: Front, size: float) -> Pixels:
+    """The contrast of letters over which something is painted: of what of them lies in a patch, and all that is behind
+    it, whose luminance is `light`."""
+    side = patch_side(size)
+    seen = level_luminance(front.pixels)
+    inked = averaged(front.cover, side)
+    own = averaged(seen * front.cover, side) / np.maximum(inked, SOME_INK)
+    return contrast(np.where(inked > SOME_INK, own, averaged(seen, side)), averaged(light, side))
 
 
-def busyness_of(light: Pixels, ring: NDArray[np.bool_], size: float) -> float:
-    """Standard deviation of CIE L* in the ring, after its part slower than an em is removed.
+def busyness_of(light: Pixels, inked: NDArray[np.int32], size: float) -> float:
+    """Standard deviation of CIE L* at the places that are inked, after its part slower than an em is removed.
 
     `light` is relative luminance, height x width.
     """
+    if not inked.size:
+        return 0.0
     seen = lightness(light)
-    side = 2 * round(size / 2) + 1
-    fast = seen - _averaged(seen, side)
-    return float(fast[ring].std()) if ring.any() else 0.0
-
-
-@dataclass(frozen=True)
-class PlacedLetter:
-    """A letter's ring on the page: index in the wording, line number, left, top, pixels."""
-
-    index: int
-    line: int
-    left: int
-    top: int
-    ring: NDArray[np.bool_]
+    fast = seen - averaged(seen, 2 * round(size / 2) + 1)
+    return float(fast.ravel()[inked].std())
 
 
 def _word_at(text: str, index: int) -> str:
@@ -131,84 +128,93 @@ def _word_at(text: str, index: int) -> str:
     return text[start : min(ends, default=len(text))]
 
 
-def fill_of(block: BlockRecord) -> Rgba:
-    """The colour that letters are judged by: hollow ones by their outline."""
-    stroke = block.stroke
-    return stroke.colour if stroke is not None and stroke.hollow else block.fill
+def _taken(ratios: Pixels, plan: Plan) -> Pixels:
+    """The ratios at each letter's places: a row for each, NOWHERE behind its last."""
+    return np.append(ratios.ravel(), NOWHERE)[plan.places]
 
 
-def _place_of(letter: PlacedLetter, region: Region) -> tuple[slice, slice]:
-    height, width = letter.ring.shape
-    y, x = letter.top - region[1], letter.left - region[0]
-    return np.s_[y : y + height, x : x + width]
+def plain_ratios(block: BlockRecord, plan: Plan, behind: Bytes, light: Pixels) -> Pixels:
+    """The ratio of each letter of a plan over which nothing is painted; there must be one."""
+    rows = _taken(ratio_map(behind, light, letters_colour(block), block.size), plan)
+    return figures(rows, plan.levels, plan.totals, plan.most)
 
 
-def worst_ratio(block: BlockRecord, letters: list[PlacedLetter], ground: Bytes, region: Region) -> float | None:
+def letter_ratios(block: BlockRecord, plan: Plan, ground: Ground, light: Pixels | None = None) -> Pixels:
+    """The ratio of each letter of a plan; there must be one."""
+    behind = ground.behind
+    light = level_luminance(behind) if light is None else light
+    if not ground.fronts:
+        return plain_ratios(block, plan, behind, light)
+    found = np.empty(plan.count, dtype=np.float32)
+    whole = np.full(light.shape, NOWHERE, dtype=np.float32)
+    for front in ground.fronts:
+        chosen = plan.line == front.line
+        part = np.s_[front.top : front.top + len(front.pixels)]
+        whole[part] = _front_ratios(light[part], front, block.size)
+        some = plan.only(chosen)
+        found[chosen] = figures(_taken(whole, some), some.levels, some.totals, some.most)
+    return found
+
+
+def worst_ratio(block: BlockRecord, plan: Plan, ground: Ground) -> float | None:
     """The ratio of the worst letter alone; None where there is no letter, or one without ink."""
-    if not letters or not all(letter.ring.any() for letter in letters):
+    if not plan.count or plan.faint:
         return None
-    ratios = ratio_map(ground, level_luminance(ground), fill_of(block), block.size)
-    return min(percentile_reached(ratios[_place_of(letter, region)][letter.ring]) for letter in letters)
+    return float(letter_ratios(block, plan, ground).min())
 
 
 def faint(count: int) -> tuple[str, ...]:
-    """The doubt about letters of which no pixel is covered by more than INK: they have no ring to be judged in."""
+    """The doubt about letters that cover no part of any pixel: they have no ring to be judged in."""
     if count == 0:
         return ()
     which = "one letter is" if count == 1 else f"{count} letters are"
     return (f"{which} so thin at this size that no pixel is inked",)
 
 
-def judge(
-    block: BlockRecord,
-    letters: list[PlacedLetter],
-    ground: Bytes,
-    region: Region,
-    situation: str,
-    level: Requirement,
-    enlarged: float = 1.0,
+def unread(
+    block: BlockRecord, plan: Plan, situation: str, level: Requirement, enlarged: float = 1.0, away: bool = False
 ) -> Reading:
-    """The reading of a block whose letters stand on `ground`, the pixels of `region` without the letters' fill."""
+    """The reading of a block none of whose letters can be measured; `away`: none of them is on the screen."""
     required = required_ratio(block.size / enlarged, block.weight, level)
-    inked = [letter for letter in letters if letter.ring.any()]
-    doubts = block.doubts + faint(len(letters) - len(inked))
-    letters = inked
-    if not letters:
-        return Reading(block.id, situation, None, required, 1.0, 0.0, None, (), doubts)
-    light = level_luminance(ground)
-    ratios = ratio_map(ground, light, fill_of(block), block.size)
-    everywhere = np.zeros(ratios.shape, dtype=bool)
-    judged: list[Letter] = []
-    for letter in letters:
-        height, width = letter.ring.shape
-        place = _place_of(letter, region)
-        everywhere[place] |= letter.ring
-        ratio = percentile_reached(ratios[place][letter.ring])
-        character = block.wording[letter.index]
-        box = Box(letter.left, letter.top, width, height)
-        colour = ""
-        judged.append(Letter(letter.index, character, letter.line, "", box, ratio, colour))
-    judged.sort(key=lambda found: found.index)
-    short = [found for found in judged if found.ratio < required]
-    worst = min(judged, key=lambda found: found.ratio)
+    return Reading(block.id, situation, None, required, 0.0, 0.0, None, (), block.doubts + faint(plan.faint), away)
 
-    def described(letter: Letter) -> Letter:
-        x, y = int(letter.box.x) - region[0], int(letter.box.y) - region[1]
-        part = ground[y : y + int(letter.box.height), x : x + int(letter.box.width)]
-        red, green, blue = (round(float(v)) for v in part.reshape(-1, 3).mean(axis=0))
-        word = _word_at(block.wording, letter.index)
+
+def judge(
+    block: BlockRecord, plan: Plan, ground: Ground, situation: str, level: Requirement, enlarged: float = 1.0
+) -> Reading:
+    """The reading of a block whose letters stand on `ground`, the pixels of the plan's region."""
+    if not plan.count:
+        return unread(block, plan, situation, level, enlarged)
+    required = required_ratio(block.size / enlarged, block.weight, level)
+    light = level_luminance(ground.behind)
+    ratios = letter_ratios(block, plan, ground, light)
+
+    def described(n: int) -> Letter:
+        left, top, width, height = (int(v) for v in plan.boxes[n])
+        x, y = left - plan.region[0], top - plan.region[1]
+        part = ground.behind[y : y + height, x : x + width]
+        red, green, blue, _ = (round(v) for v in cv2.mean(part))
+        index, line = int(plan.index[n]), int(plan.line[n])
         return Letter(
-            letter.index, letter.character, letter.line, word, letter.box, letter.ratio, Rgba(red, green, blue).hex
+            index,
+            block.wording[index],
+            line,
+            _word_at(block.wording, index),
+            Box(left, top, width, height),
+            float(ratios[n]),
+            Rgba(red, green, blue).hex,
         )
 
+    short = sorted(np.flatnonzero(ratios < required), key=lambda n: int(plan.index[n]))
+    worst = described(int(np.argmin(ratios)))
     return Reading(
         block.id,
         situation,
         worst.ratio,
         required,
-        1 - len(short) / len(judged),
-        busyness_of(light, everywhere, block.size),
-        described(worst),
-        tuple(described(letter) for letter in short),
-        doubts,
+        1 - len(short) / plan.count,
+        busyness_of(light, plan.inked, block.size),
+        worst,
+        tuple(described(int(n)) for n in short),
+        block.doubts + faint(plan.faint),
     )

@@ -1,58 +1,35 @@
 """Reads pages: paints the ground behind each block's letters and judges it. Keeps what did not change."""
 
 import math
-from collections.abc import Callable, Collection, Iterable, Iterator
+from collections.abc import Collection, Iterable, Iterator
+from dataclasses import replace
 
 from ..cache import Cache
 from ..colour.contrast import Requirement
-from ..colour.spaces import Bytes
 from ..document import Page, Site
 from ..draw.glyphs import Glyphs, Mask
-from ..draw.paint import blank, paint_area
-from ..draw.sample import PictureSource, Region, Sampler
-from ..draw.words import paint_around
+from ..draw.sample import PictureSource, Sampler
 from ..resolve.book import FontBook
 from ..resolve.box import Box
 from ..resolve.lengths import Viewport
 from ..resolve.met import Met
 from ..resolve.moment import Moment
 from ..resolve.page import resolve_page
-from ..resolve.records import AreaRecord, BlockRecord, PageRecord
-from ..resolve.sheets import Sheet
+from ..resolve.records import BlockRecord, PageRecord
 from .flat import flat_ratio
+from .ground import Around, Ground, Keep, Painter, all_sheets, around
 from .halving import least_at
 from .kinds import AT_HAND
-from .letters import PlacedLetter, Reading, grown, judge, ring_radius, worst_ratio
+from .letters import Reading, judge, unread, worst_ratio
 from .parts import edge_readings
+from .plan import Plan, Ring, plan_of
+from .ring import Levels, grown, ring_radius
 from .situation import Situation
 from .situations import situations
-
-
-def _in_sight(letter: PlacedLetter, sight: Box) -> bool:
-    """Whether a letter is on the screen, whole, give or take a part of its ring."""
-    height, width = letter.ring.shape
-    middle = letter.left + width / 2, letter.top + height / 2
-    return bool(sight.x <= middle[0] <= sight.right and sight.y <= middle[1] <= sight.bottom)
-
-
-Keep = Callable[[AreaRecord], tuple[Sheet, ...]]
-"""Which sheets of an area are looked at."""
-
-There = tuple[tuple[AreaRecord, tuple[Sheet, ...]], ...]
-"""Areas and those of their sheets that are there, in the order of painting."""
-
-
-def _around(page: PageRecord, box: Box, keep: Keep) -> There:
-    return tuple((a, keep(a)) for a in page.areas if (a.sheets or a.plate) and a.touches(box))
-
+from .way import worst_place
 
 UNNAMED = Situation("", "", "", Moment(Viewport(0, 0)), "")
 """For readings of which only the ratio is wanted."""
-
-
-def all_sheets(area: AreaRecord) -> tuple[Sheet, ...]:
-    """All that are there."""
-    return area.sheets
 
 
 class Reader:
@@ -63,30 +40,25 @@ class Reader:
         self.glyphs = Glyphs(fonts, self.cache)
         self.pictures = Sampler(source, self.cache)
 
-    def _ring(self, mask: Mask, radius: float) -> tuple[int, int, object]:
-        return self.cache.get("ring", (mask, radius), lambda: grown(mask, radius))
+    def pause(self) -> None:
+        """Between two parts of long work; readers that give way to others do it here."""
 
-    def _placed(self, block: BlockRecord) -> tuple[list[PlacedLetter], Region]:
-        return self.cache.get("placed", block, lambda: self._place(block))
+    def plan(self, block: BlockRecord) -> Plan:
+        """Where a block's letters are judged."""
+        return self.cache.get("plan", block, lambda: self._planned(block))
 
-    def _place(self, block: BlockRecord) -> tuple[list[PlacedLetter], Region]:
-        """The rings of a block's letters, and the region of the page that has to be painted to judge them."""
+    def _planned(self, block: BlockRecord) -> Plan:
         radius = ring_radius(block.size)
         hollow = block.stroke.width if block.stroke is not None and block.stroke.hollow else None
-        placed: list[PlacedLetter] = []
+        rings: list[Ring] = []
         for number, line in enumerate(block.lines):
             for cluster, left, top, mask in self.glyphs.letters(line, hollow):
                 dx, dy, ring = self._ring(mask, radius)
-                x, y = left - mask.left + dx, top - mask.top + dy
-                placed.append(PlacedLetter(line.start + cluster, number, x, y, ring))  # type: ignore[arg-type]
-        if not placed:
-            return placed, (0, 0, 0, 0)
-        margin = math.ceil(max(3.0, block.size / 2))
-        left = min(p.left for p in placed) - margin
-        top = min(p.top for p in placed) - margin
-        right = max(p.left + p.ring.shape[1] for p in placed) + margin
-        bottom = max(p.top + p.ring.shape[0] for p in placed) + margin
-        return placed, (left, top, right - left, bottom - top)
+                rings.append((line.start + cluster, number, left - mask.left + dx, top - mask.top + dy, ring))
+        return plan_of(rings, block.size)
+
+    def _ring(self, mask: Mask, radius: float) -> tuple[int, int, Levels]:
+        return self.cache.get("ring", (mask, radius), lambda: grown(mask, radius))
 
     def read(
         self,
@@ -102,51 +74,44 @@ class Reader:
         others. Where letters are enlarged, what is required goes by how they are set.
         """
         name, enlarged = situation.id, situation.moment.enlarged
-        placed, region = self._placed(block)
-        there = _around(page, Box(*region), keep)
-        moves = any(a.moves and any(s.pictures() for s in sheets) for a, sheets in there)
-        sight = page.sight if moves else None
-        if sight is not None:
-            placed = [p for p in placed if _in_sight(p, sight)]
-        if not placed:
-            return judge(block, placed, blank(page, (0, 0, 1, 1)), region, name, level, enlarged)
-        key = (block, there, page.base, sight, name, level, enlarged)
-        letters = placed
+        plan = self.plan(block)
+        there = around(page, block, Box(*plan.region), keep)
+        sight = page.sight if there.moves else None
+        shown = plan if sight is None else plan.seen(sight)
+        if not shown.count:
+            return unread(block, shown, name, level, enlarged, away=plan.count > 0)
 
         def judged() -> Reading:
-            canvas = self._ground(page, block, there, region)
-            return judge(block, letters, canvas, region, name, level, enlarged)
+            return judge(block, shown, self._ground(page, block, shown, there), name, level, enlarged)
 
-        return self.cache.get("reading", key, judged)
+        return self.cache.get("reading", (block, there, page.base, sight, name, level, enlarged), judged)
 
-    def _ground(self, page: PageRecord, block: BlockRecord, there: There, region: Region) -> Bytes:
-        canvas = blank(page, region)
-        for area, sheets in there:
-            paint_area(canvas, area, sheets, region, self.pictures)
-        paint_around(canvas, block, region, self.glyphs)
-        return canvas
+    def _ground(self, page: PageRecord, block: BlockRecord, plan: Plan, there: Around) -> Ground:
+        return Painter(page, block, plan, self.pictures, self.glyphs).ground(there)
 
     def ratio(self, page: PageRecord, block: BlockRecord, keep: Keep = all_sheets) -> float | None:
         """The ratio of a block's worst letter alone: all that a run over many widths needs. As `read` gives it."""
-        near = _around(page, block.box.grown(block.size), keep)
+        near = around(page, block, block.box.grown(block.size), keep)
         flat = flat_ratio(page, block, near, self.pictures)
         if flat is not None:
             return flat
-        if any(a.moves for a, _ in near):
+        if near.moves:
             return self.read(page, block, UNNAMED, Requirement.AA, keep).ratio
-        placed, region = self._placed(block)
-        if not placed:
+        plan = self.plan(block)
+        if not plan.count:
             return None
-        there = _around(page, Box(*region), keep)
+        there = around(page, block, Box(*plan.region), keep)
 
         def worst() -> float | None:
-            return worst_ratio(block, placed, self._ground(page, block, there, region), region)
+            return worst_ratio(block, plan, self._ground(page, block, plan, there))
 
         return self.cache.get("ratio", (block, there, page.base), worst)
 
     def meet(self, met: Met, block_id: str, situation: Situation, level: Requirement) -> Reading | None:
         """The reading of a block on a page in a situation, of a change where it is worst; None where it has no words
         to be seen there."""
+        if situation.scrolls:
+            return self._along(met, block_id, situation, level)
         if situation.until is None:
             record = met.at(situation.moment)
             block = next((b for b in record.blocks() if b.id == block_id), None)
@@ -159,6 +124,35 @@ class Reader:
             return math.inf if ratio is None else ratio
 
         return self.meet(met, block_id, situation.on_the_way(least_at(far)), level)
+
+    def _along(self, met: Met, block_id: str, situation: Situation, level: Requirement) -> Reading | None:
+        """The reading of a block where the page is scrolled to its worst."""
+
+        def words_at(place: int) -> tuple[PageRecord, BlockRecord]:
+            record = met.at(situation.on_the_way(place / way).moment)
+            return record, next(b for b in record.blocks() if b.id == block_id)
+
+        def there(place: int) -> Around:
+            record, words = words_at(place)
+            return around(record, words, Box(*plan.region), all_sheets)
+
+        def exact(place: int) -> float:
+            ratio = self.read(*words_at(place), situation, level).ratio
+            return math.inf if ratio is None else ratio
+
+        record = met.at(situation.moment)
+        block = next((b for b in record.blocks() if b.id == block_id), None)
+        if block is None:
+            return None
+        height = situation.moment.viewport.height
+        way = max(1.0, record.height - height)
+        plan = self.plan(block)
+        if not around(record, block, Box(*plan.region), all_sheets).moves:
+            return self.read(record, block, situation, level)
+        place = worst_place(record, block, plan, height, there, self.pictures, exact)
+        if place is None:
+            return self.read(record, block, situation, level)
+        return replace(self.read(*words_at(place), situation, level), scroll=place / way)
 
     def met(self, site: Site, page: Page) -> Met:
         """The page as it is met at many moments."""
@@ -177,8 +171,8 @@ class Reader:
     def edges_of(
         self, site: Site, page: Page, wanted: Iterable[Situation]
     ) -> Iterator[tuple[Situation, list[Reading]]]:
-        """The edges of the page's buttons in these situations."""
-        if not any(b.edged for b in page.blocks()):
+        """The edges of the page's buttons in these situations, where the site requires them."""
+        if not site.edges or not any(b.edged for b in page.blocks()):
             return
         met = self.met(site, page)
         for situation in wanted:

@@ -23,7 +23,7 @@ class Situation:
     @property
     def at_rest(self) -> bool:
         """Whether nothing is otherwise than when the page is met first."""
-        return self.moment == Moment(self.moment.viewport)
+        return self.until is None and self.moment == Moment(self.moment.viewport)
 
     def at(self, viewport: Viewport) -> "Situation":
         """The same at another viewport."""
@@ -36,4 +36,10 @@ class Situation:
             return self
         ends = dict(self.until.phases)
         phases = tuple((name, time + (ends[name] - time) * share) for name, time in self.moment.phases)
-        return replace(self, moment=replace(self.moment, phases=phases), until=None)
+        scroll = self.moment.scroll + (self.until.scroll - self.moment.scroll) * share
+        return replace(self, moment=replace(self.moment, phases=phases, scroll=scroll), until=None)
+
+    @property
+    def scrolls(self) -> bool:
+        """Whether it stands for the whole way that the page can be scrolled."""
+        return self.until is not None and self.until.scroll != self.moment.scroll

@@ -35,7 +35,7 @@ def short_blocks(reader: Reader, site: Site, page: Page, told: Told = silent) ->
     for n, (situation, readings) in enumerate(reader.reading_of(site, page, wanted)):
         told(situation.name, (n + 1) / len(wanted))
         for reading in readings:
-            if not reading.meets and reading.vouched:
+            if reading.falls_short and reading.vouched:
                 worst[reading.block] = min(worst.get(reading.block, 1.0), quotient(reading))
     blocks = {b.id: b for b in page.blocks()}
     return [blocks[name] for name in sorted(worst, key=lambda name: worst[name])]

@@ -129,7 +129,7 @@ def _settled(trial: _Trial, opacity: float | None) -> float | None:
         return None
     for candidate in (round(_up(opacity), 4), opacity):
         worst = trial.worst(candidate)
-        if worst is None or worst.meets:
+        if worst is None or not worst.falls_short:
             return candidate
     return None
 
@@ -167,7 +167,7 @@ class Everywhere:
     @property
     def suffices(self) -> bool:
         """Whether every word on every page can be read at it."""
-        return all(reading is None or reading.meets for _, reading in self.worst)
+        return all(reading is None or not reading.falls_short for _, reading in self.worst)
 
 
 def least_everywhere(reader: Reader, site: Site, places: Sequence[Laid], told: Told = silent) -> Everywhere:

@@ -1,6 +1,7 @@
 """Words in their situations, and a change tried on them: what every remedy is judged by."""
 
 from collections.abc import Callable, Iterator
+from dataclasses import replace
 from functools import cached_property
 
 from ..colour.contrast import is_light
@@ -60,6 +61,13 @@ class Trial:
                     yield reading
 
 
+def _worst_place(situation: Situation, reading: Reading) -> tuple[Situation, ...]:
+    """The one place at which a page is worst that was read all of its way."""
+    if reading.scroll is None:
+        return ()
+    return (replace(situation.on_the_way(reading.scroll), id=f"{situation.id}-worst"),)
+
+
 class Plight:
     """One block of words on a page.
 
@@ -75,10 +83,12 @@ class Plight:
         self.order: tuple[Situation, ...] = self.situations
         self.present = Trial(self, page)
         now = {s.id: self.present.reading(s) for s in self.situations}
-        seen = [s for s in self.situations if now[s.id] is not None]
-        self.order = tuple(sorted(seen, key=lambda s: quotient(now[s.id]) if now[s.id] else 0.0))  # type: ignore[arg-type]
+        seen = [(s, reading) for s in self.situations if (reading := now[s.id]) is not None]
+        seen.sort(key=lambda pair: quotient(pair[1]))
+        # what is found for the worst place of a way is tried there first: a whole way takes long to read
+        self.order = tuple(s for pair in seen for s in (*_worst_place(*pair), pair[0]))
         self.worst = self.present.worst()
-        self.short = self.worst is not None and not self.worst[0].meets and self.worst[0].vouched
+        self.short = self.worst is not None and self.worst[0].falls_short and self.worst[0].vouched
 
     def anew(self, page: Page) -> "Plight":
         """The same words on a page with other situations."""
@@ -91,13 +101,12 @@ class Plight:
     @cached_property
     def short_now(self) -> frozenset[tuple[str, str]]:
         """What falls short as things are: block and situation."""
-        return frozenset((r.block, r.situation) for r in self.present.readings() if not r.meets)
+        return frozenset((r.block, r.situation) for r in self.present.readings() if r.falls_short)
 
     def spares(self, trial: Trial) -> bool:
         """Whether no words of the page fall short with a change that did not before."""
-        return all(
-            r.meets or r.block == self.block.id or (r.block, r.situation) in self.short_now for r in trial.readings()
-        )
+        fallen = (r for r in trial.readings() if r.falls_short and r.block != self.block.id)
+        return all((r.block, r.situation) in self.short_now for r in fallen)
 
     @cached_property
     def areas(self) -> tuple[Area, ...]:

@@ -9,9 +9,9 @@ import numpy as np
 
 from ..colour.spaces import Bytes
 from ..document import Asset, Block, Page, Site
-from ..draw.paint import paint_backdrops, whole
+from ..draw.paint import whole
 from ..draw.sample import Region, Sampler
-from ..draw.words import paint_around
+from ..draw.words import draw_page, paint_around
 from ..reading import Reader, Situation
 from .base import begin
 from .kept import kept
@@ -104,11 +104,8 @@ class Remedies:
             return None
         region = whole(area.box.snapped())
         reader = self.plight.reader
-        canvas = np.concatenate([paint_backdrops(record, part, reader.pictures) for part in _strips(region)])
-        for words in record.blocks():
-            if words.id in area.blocks and words.lines:
-                paint_around(canvas, words, region, reader.glyphs)
-        return canvas, region
+        strips = (draw_page(record, part, reader.pictures, reader.glyphs, paint_around) for part in _strips(region))
+        return np.concatenate(list(strips)), region
 
     @cached_property
     def _before(self) -> dict[str, tuple[Bytes, Region] | None]:

@@ -1,6 +1,7 @@
 """Boxes in CSS px from the page's top left corner."""
 
 import math
+from collections.abc import Iterable
 from dataclasses import dataclass
 
 
@@ -37,6 +38,13 @@ class Box:
         left, top = max(self.x, other.x), max(self.y, other.y)
         right, bottom = min(self.right, other.right), min(self.bottom, other.bottom)
         return Box(left, top, right - left, bottom - top) if right > left and bottom > top else None
+
+
+def around(boxes: Iterable[Box]) -> Box:
+    """The box around some, of which there must be one."""
+    every = list(boxes)
+    left, top = min(b.x for b in every), min(b.y for b in every)
+    return Box(left, top, max(b.right for b in every) - left, max(b.bottom for b in every) - top)
 
 
 def round_half_up(value: float) -> int:

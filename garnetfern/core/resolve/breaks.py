@@ -18,6 +18,18 @@ def _ascii_break(text: str, at: int) -> bool:
     return after in BREAKS_AFTER.get(before, "")
 
 
+HELD_DASHES = "\u2010\u2012\u2013"
+"""Behind these no line breaks where a word begins with one and a letter follows (UAX #14, rule LB20a; the browser holds
+the en dash and the figure dash to it too)."""
+GLUE = " \u00a0\u202f\u2007\u2011\u2060"
+"""What a word begins behind."""
+
+
+def _begins_with_dash(text: str, at: int) -> bool:
+    """Whether a word begins with the dash before text[at], and a letter follows."""
+    return text[at - 1] in HELD_DASHES and text[at].isalpha() and (at < 2 or text[at - 2] in GLUE)
+
+
 @lru_cache(maxsize=1024)
 def break_opportunities(text: str) -> tuple[int, ...]:
     """Every index before which a line of `text` may break, its end included."""
@@ -32,6 +44,6 @@ def break_opportunities(text: str) -> tuple[int, ...]:
         elif standard is None or (before.isascii() and after.isascii()):
             if _ascii_break(text, at):
                 found.append(at)
-        elif at in standard:
+        elif at in standard and not _begins_with_dash(text, at):
             found.append(at)
     return (*found, len(text))

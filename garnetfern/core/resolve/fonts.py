@@ -29,10 +29,14 @@ def parse_unicode_range(text: str) -> tuple[tuple[int, int], ...]:
     return tuple((int(part[0], 16), int(part[-1], 16)) for part in parts)
 
 
+def asked_size(size: float) -> float:
+    """The font size as the browser keeps it: cut to 1/100 px, all in single precision. Kerning follows it."""
+    return float(np.float32(np.floor(np.float32(size) * np.float32(100))) / np.float32(100))
+
+
 def used_size(size: float) -> float:
-    """The font size the browser really shapes with: floored to 1/100 px, in single precision, then to 1/64 px."""
-    single = float(np.float32(size))
-    return math.floor(math.floor(single * 100) / 100 * 64 + 1e-9) / 64
+    """The font size that letters are drawn with: what is asked for, cut to 1/64 px. Advances follow it."""
+    return math.floor(asked_size(size) * 64) / 64
 
 
 Axes = tuple[float, ...]
@@ -68,6 +72,11 @@ class Face:
     def _hb_face(self) -> "hb.Face":
         return hb.Face(self.data)
 
+    @property
+    def units_per_em(self) -> int:
+        """Font units in an em."""
+        return int(self._hb_face.upem)
+
     @cached_property
     def characters(self) -> frozenset[int]:
         """The code points it has glyphs for."""
@@ -88,6 +97,10 @@ class Face:
         """A shaping font whose units are 1/65536 px at this size."""
         return _sized(self, size, axes)
 
+    def advances(self, size: float, axes: Axes) -> "Advances":
+        """How far the pen goes by itself at a size as it was asked for, 1/65536 px."""
+        return _advances(self, size, axes)
+
     def set_to(self, axes: Axes) -> dict[str, float]:
         """The same axes by their tags."""
         return {info.tag: value for info, value in zip(self._hb_face.axis_infos, axes, strict=True)}
@@ -105,6 +118,30 @@ def _sized(face: Face, size: float, axes: Axes) -> "hb.Font":
         font.set_variations(face.set_to(axes))
     font.scale = (round(size * 65536), round(size * 65536))
     return font
+
+
+class Advances:
+    """Glyphs' own advances as the browser has them: whole font units of the instance, scaled by the drawn size, while
+    what a font's tables add to them follows the size as it was asked for."""
+
+    def __init__(self, face: Face, size: float, axes: Axes) -> None:
+        self._shaped = face.sized(size, axes)
+        upem = face.units_per_em
+        self._units = _sized(face, upem / 65536, axes)
+        self._scale = math.floor(math.floor(size * 64) * 65536 / upem + 0.5)
+        self._more: dict[int, int] = {}
+
+    def correction(self, glyph: int) -> int:
+        """What is to be added to the advance that shaping gives, 1/65536 px."""
+        if glyph not in self._more:
+            own = math.floor(self._units.get_glyph_h_advance(glyph) * self._scale / 64 + 0.5)
+            self._more[glyph] = own - self._shaped.get_glyph_h_advance(glyph)
+        return self._more[glyph]
+
+
+@lru_cache(maxsize=512)
+def _advances(face: Face, size: float, axes: Axes) -> Advances:
+    return Advances(face, size, axes)
 
 
 def nearest(wanted: int, there: tuple[tuple[int, int], ...]) -> int:

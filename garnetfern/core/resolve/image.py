@@ -156,12 +156,16 @@ def _axis(start: float, length: float, size: float, first: float, layer: ImageLa
     """One axis of the tiles: `size` after rounding to whole tiles, `first` before, from which the browser positions."""
     style = layer.repeat[axis]
     if layer.size == "contain" and style != "no-repeat":
-        size, first = max(1.0, round_half_up(size)), max(1.0, round_half_up(first))
+        first = max(1.0, round_half_up(first))
+        size = size if style == "round" else max(1.0, round_half_up(size))
     if style == "space" and size > 0:
         count = math.floor(length / size)
         if count > 1:
             gap = layout_unit((length - count * size) / (count - 1))
             return _Axis(round_half_up(start), size, size + gap)
+        # one alone that is larger than its area lies where it is said to, to the layout unit
+        if size > length:
+            return _Axis(round_half_up(start) + layout_unit(_offset(layer, axis, length - first, vp)), size, None)
     if style in ("repeat", "round") and size > 0:
         return _Axis(round_half_up(start) + layout_unit(_offset(layer, axis, length - first, vp)), size, size)
     if size != first:
@@ -181,12 +185,12 @@ def _rounded(layer: ImageLayer, size: tuple[float, float], area: Box) -> tuple[f
     width, height = size
     lengths = (area.width, area.height)
     if layer.repeat[0] == "round" and width > 0:
-        new = lengths[0] / max(1, round_half_up(lengths[0] / width))
+        new = layout_unit(lengths[0] / max(1, round_half_up(lengths[0] / width)))
         if _auto(layer, layer.height) and layer.repeat[1] != "round":
             height *= new / width
         width = new
     if layer.repeat[1] == "round" and height > 0:
-        new = lengths[1] / max(1, round_half_up(lengths[1] / height))
+        new = layout_unit(lengths[1] / max(1, round_half_up(lengths[1] / height)))
         if _auto(layer, layer.width) and layer.repeat[0] != "round":
             width *= new / height
         height = new

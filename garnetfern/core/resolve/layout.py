@@ -8,7 +8,7 @@ from ..document import Band, Block, Column, Page, Site, page_on, screen_for
 from .blocks import BlockPlace, WordRoom, height_of, natural_width, set_words, shown_wording
 from .book import FontBook
 from .box import Box
-from .lengths import Scale, Viewport, layout_unit
+from .lengths import Scale, Viewport, layout_unit, line_height, single
 from .lettering import doubts_of, plate_spaces, setting_of, shadow_of, stroke_of
 from .picture import picture_size
 from .records import BandRecord, BlockRecord, ColumnRecord, PageRecord
@@ -23,6 +23,18 @@ Pictures = list[tuple[str, Box]]
 def is_stacked(band: Band, viewport: Viewport) -> bool:
     """Whether a band's columns stand one under the other."""
     return band.layout == "stack" or (band.layout == "auto" and viewport.width < STACK_BELOW)
+
+
+def _tracks(shares: list[float], room: float) -> list[float]:
+    """The widths of columns that share a room: whole layout units, what is left of one handed on to the next
+    (CSS Grid Layout 1, section 11.7). How it is rounded, and that a share is of single precision, is the browser's."""
+    share, left = single(room * 64 / max(1.0, sum(shares))), 0.0
+    found: list[float] = []
+    for wanted in (share * part for part in shares):
+        units = int(wanted + left)
+        left = max(0.0, wanted + left - units)
+        found.append(max(0, units) / 64)
+    return found
 
 
 class _Setter:
@@ -43,7 +55,9 @@ class _Setter:
             left += {"start": 0.0, "center": (width - fitting) / 2, "end": width - fitting}[align]
             width = fitting
         inner = max(0.0, width - 2 * beside)
-        words = set_words(block, set_, WordRoom(size * lettering.line, inner, align, left + beside, y + above))
+        words = set_words(
+            block, set_, WordRoom(line_height(size, lettering.line), inner, align, left + beside, y + above)
+        )
         box = Box(left, y, width, words.height + 2 * above)
         stroke, shadow = stroke_of(lettering, size, self.viewport), shadow_of(lettering, size, self.viewport)
         fill = parse_colour(lettering.colour)
@@ -96,11 +110,11 @@ class _Setter:
         band = self.band
         gap = layout_unit(Scale(self.viewport, base=width).px(band.content.gap))
         stacked = is_stacked(band, self.viewport)
-        total = sum(column.share for column in band.columns)
+        tracks = _tracks([column.share for column in band.columns], width - gap * (len(band.columns) - 1))
         found: list[tuple[ColumnRecord, list[BlockRecord]]] = []
         x, y, height = left, 0.0, 0.0
         for n, column in enumerate(band.columns):
-            room = width if stacked else (width - gap * (len(band.columns) - 1)) * column.share / total
+            room = width if stacked else tracks[n]
             if stacked and n:
                 y = height + gap
             record, blocks = self.column(column, room, x, y)

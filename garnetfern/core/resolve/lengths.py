@@ -1,5 +1,7 @@
 """Lengths to px (CSS Values 4, sections 5, 6 and 10.3)."""
 
+import math
+import struct
 from dataclasses import dataclass
 
 from ..document.length import Sum, parse_length
@@ -52,6 +54,27 @@ class Scale:
         return value
 
 
+_SINGLE = struct.Struct("f")
+
+
+def single(value: float) -> float:
+    """The nearest number of single precision."""
+    return float(_SINGLE.unpack(_SINGLE.pack(value))[0])
+
+
+def line_height(size: float, line: float) -> float:
+    """How high a line is, px: a multiple of the letters' size in whole layout units, computed as a percentage of it in
+    single precision, and cut to a layout unit."""
+    units = math.floor(size * 64 + 0.5) / 64
+    return layout_unit(single(units * single(line * 100)) / 100)
+
+
 def layout_unit(px: float) -> float:
-    """Floored to the browser's layout unit, 1/64 px."""
+    """Cut to the browser's layout unit, 1/64 px. Lengths are computed in single precision there."""
+    px = single(px)
     return int(px * 64) / 64 if px >= 0 else -(int(-px * 64) / 64)
+
+
+def ceiled(px: float) -> float:
+    """The next layout unit that holds it, as widths of words are kept."""
+    return math.ceil(px * 64) / 64

@@ -21,12 +21,13 @@ def setting_of(block: Block, fonts: FontBook, viewport: Viewport, stand_in: bool
     lettering = block.lettering
     size = Scale(viewport).px(lettering.size)
     family = fonts.family(lettering.font)
-    spacing = Scale(viewport, size).px(lettering.spacing)
+    scale = Scale(viewport, size)
+    spacing, between = scale.px(lettering.spacing), scale.px(lettering.word_spacing)
     italic = family.slanted(lettering.italic)
     if stand_in:
         found = fonts.standing_in(family.name, lettering.weight, italic, lettering.variation)
-        return Setting(found.family, found.weight, size, spacing, found.italic)
-    return Setting(family, family.weight(lettering.weight, italic), size, spacing, italic, lettering.variation)
+        return Setting(found.family, found.weight, size, spacing, found.italic, (), between)
+    return Setting(family, family.weight(lettering.weight, italic), size, spacing, italic, lettering.variation, between)
 
 
 def plate_spaces(block: Block, viewport: Viewport, size: float, room: float) -> tuple[float, float, float, float]:

@@ -5,44 +5,77 @@ import math
 from functools import lru_cache
 
 from .breaks import break_opportunities
-from .lengths import layout_unit
+from .lengths import ceiled, layout_unit
 from .records import Line
-from .shape import Setting, Shaped, pen_positions, shape_line
+from .shape import Setting, Shaped, pen_positions, shape, shape_line
 
 TOLERANCE = 1 / 64
 """A line fits when it is wider than its room by no more than this, px."""
-UNSURE = 0.5
-"""An estimate of a line's width nearer to its room than this is checked by shaping the line, em.
-
-The estimate comes from shaping the whole paragraph; where a cut changes letters, the line is a bit wider."""
 
 
-def _fits(text: str, start: int, end: int, pens: tuple[float, ...], room: float, setting: Setting) -> bool:
-    while end > start and text[end - 1] == " ":
-        end -= 1
-    estimate = pens[end] - pens[start]
-    if abs(estimate - room) > UNSURE * setting.size:
-        return estimate < room
-    return shape_line(text, start, end, setting).width <= room + TOLERANCE
+def _first_safe(place: int, end: int, unsafe: frozenset[int]) -> int:
+    while place < end and place in unsafe:
+        place += 1
+    return place
 
 
-def _line_end(text: str, start: int, breaks: tuple[int, ...], room: float, setting: Setting) -> int:
-    """Where the line that begins at `start` ends: the last break that fits, or inside a word too long for a line."""
-    pens = pen_positions(text, setting)
-    first = bisect.bisect_right(breaks, start)
-    low, high = first, len(breaks)
-    while low < high:
-        middle = (low + high) // 2
-        if _fits(text, start, breaks[middle], pens, room, setting):
-            low = middle + 1
-        else:
-            high = middle
-    if low > first:
-        return breaks[low - 1]
-    end = start + 1
-    while end < breaks[first] and _fits(text, start, end + 1, pens, room, setting):
-        end += 1
-    return end
+def _last_safe(place: int, start: int, unsafe: frozenset[int]) -> int:
+    while place > start and place in unsafe:
+        place -= 1
+    return place
+
+
+class _Paragraph:
+    """A paragraph that is being broken: its pens, and where it can be cut without being shaped anew."""
+
+    def __init__(self, text: str, setting: Setting) -> None:
+        self.text, self.setting = text, setting
+        self.pens, self.unsafe = pen_positions(text, setting), shape(text, setting).unsafe
+
+    def _width(self, start: int, end: int) -> float:
+        return shape(self.text[start:end], self.setting).width
+
+    def fits(self, start: int, end: int, room: float) -> bool:
+        """Whether a line from `start` to `end` has its room, by the pens of the whole paragraph first."""
+        while end > start and self.text[end - 1] == " ":
+            end -= 1
+        pens, limit = self.pens, room + TOLERANCE
+        first = _first_safe(start, len(self.text), self.unsafe)
+        if first >= end:
+            return pens[end] - pens[start] <= limit
+        head = self._width(start, first) if first > start else 0.0
+        if head + pens[end] - pens[first] > limit:
+            return False
+        last = _last_safe(end, first, self.unsafe)
+        if last == end:
+            return True
+        return ceiled(head + pens[last] - pens[first]) + ceiled(self._width(last, end)) <= limit
+
+    def breaks_from(self, start: int) -> tuple[int, ...]:
+        """Where a line that begins at `start` may end. Behind a break inside a word a hyphen before a digit is a minus
+        sign, since the browser looks at nothing before the line."""
+        found = break_opportunities(self.text)
+        first = bisect.bisect_right(found, start)
+        within = start > 0 and self.text[start - 1] != " "
+        if (
+            within
+            and self.text[start] == "-"
+            and found[first] == start + 1
+            and self.text[start + 1 : start + 2].isdigit()
+        ):
+            first += 1
+        return found[first:]
+
+    def line_end(self, start: int, room: float) -> int:
+        """Where the line that begins at `start` ends: the last break that fits, or inside a word too long for it."""
+        breaks = self.breaks_from(start)
+        fitting = bisect.bisect_left(breaks, True, key=lambda end: not self.fits(start, end, room))
+        if fitting:
+            return breaks[fitting - 1]
+        end = start + 1
+        while end < breaks[0] and self.fits(start, end + 1, room):
+            end += 1
+        return end
 
 
 @lru_cache(maxsize=4096)
@@ -52,11 +85,11 @@ def broken_lines(wording: str, room: float, setting: Setting) -> tuple[tuple[int
     offset = 0
     for paragraph in wording.split("\n"):
         start = 0
-        breaks = break_opportunities(paragraph)
         if not paragraph:
             found.append((offset, "", Shaped((), 0.0)))
+        broken = _Paragraph(paragraph, setting)
         while start < len(paragraph):
-            end = _line_end(paragraph, start, breaks, room, setting)
+            end = broken.line_end(start, room)
             text = paragraph[start:end].rstrip(" ")
             found.append((offset + start, text, shape_line(paragraph, start, start + len(text), setting)))
             start = end
@@ -82,8 +115,9 @@ def set_lines(
     missing = ""
     for number, (start, text, shaped) in enumerate(broken_lines(wording, room, setting)):
         missing += shaped.missing
-        free = max(0.0, room - shaped.width)
+        width = ceiled(shaped.width)
+        free = max(0.0, room - width)
         x = left + layout_unit({"start": 0.0, "center": free / 2, "end": free}[align])
         y = top + number * height
-        lines.append(Line(text, start, x, shaped.width, y + baseline, y, height, shaped.runs))
+        lines.append(Line(text, start, x, width, y + baseline, y, height, shaped.runs))
     return tuple(lines), missing

@@ -12,7 +12,7 @@ ARRIVING = ("time", "less_motion")
 
 def depends_on(page: Page) -> frozenset[str]:
     """The members of a moment that a page's boxes and sheets depend on."""
-    found = {"enlarged"}
+    found = {"enlarged", "spaced", "printed"}
     for area in page.areas():
         if area.backdrop.over is not None:
             found.add("pointed")
@@ -42,6 +42,10 @@ class Met:
         if moment not in self._records:
             self._records[moment] = resolve_page(self.site, self.page, moment, self.fonts, self._windows)
         return self._records[moment]
+
+    def page_at(self, moment: Moment) -> Page:
+        """The page as the document says that it is met at a moment, without exceptions."""
+        return self._windows.laid_at(moment)[0]
 
     def at(self, moment: Moment) -> PageRecord:
         """The page at a moment."""

@@ -2,8 +2,9 @@
 
 from collections.abc import Collection
 from dataclasses import dataclass, fields, replace
+from typing import Any
 
-from ..document import Block, Page, each_block, pointed_at
+from ..document import Backdrop, Block, Page, each_backdrop, each_block, pointed_at
 from ..document.length import scaled
 from .lengths import Viewport
 
@@ -14,9 +15,10 @@ class Moment:
 
     `pointed`: how far the change under the pointer has come, 0..1. `scroll`: the share of its way that the page is
     scrolled, 0..1. `enlarged`: letters are that many times as large. `less_motion`: the visitor asks that nothing move.
-    `missing`: the pictures are not there. `plain`: the files of fonts are not, and others stand in for them. `time`:
-    seconds since the page was shown; None: at rest, what moves by itself at its beginning. `phases`: the own time of a
-    moving layer, s by the layer's id, where it is another than the page's.
+    `missing`: the pictures are not there. `plain`: the files of fonts are not, and others stand in for them. `spaced`:
+    lines, letters and words are set wider (WCAG 2.2, 1.4.12). `printed`: on paper, where nothing lies behind the words.
+    `time`: seconds since the page was shown; None: at rest, what moves by itself at its beginning. `phases`: the own
+    time of a moving layer, s by the layer's id, where it is another than the page's.
     """
 
     viewport: Viewport
@@ -26,6 +28,8 @@ class Moment:
     less_motion: bool = False
     missing: bool = False
     plain: bool = False
+    spaced: bool = False
+    printed: bool = False
     time: float | None = None
     phases: tuple[tuple[str, float], ...] = ()
 
@@ -51,7 +55,9 @@ class Moment:
             page = pointed_at(page, self.pointed)
         if self.enlarged != 1:
             page = each_block(page, lambda block: _enlarged(block, self.enlarged))
-        return page
+        if self.spaced:
+            page = each_block(page, _spaced)
+        return _printed(page) if self.printed else page
 
 
 MEMBERS = tuple(f.name for f in fields(Moment) if f.name != "viewport")
@@ -66,3 +72,35 @@ def _enlarged(block: Block, factor: float) -> Block:
     }
     larger = lettering.model_copy(update={"size": scaled(lettering.size, factor)})
     return block.model_copy(update={"lettering": larger, "screens": screens})
+
+
+SPACED_LINE, SPACED_LETTERS, SPACED_WORDS = 1.5, "0.12em", "0.16em"
+"""So wide somebody may set lines (as a multiple of the size), letters and words: WCAG 2.2, 1.4.12."""
+
+
+def _lettered(block: Block, **changes: Any) -> Block:
+    return block.model_copy(update={"lettering": block.lettering.model_copy(update=changes)})
+
+
+def _spaced(block: Block) -> Block:
+    line = max(block.lettering.line, SPACED_LINE)
+    return _lettered(block, line=line, spacing=SPACED_LETTERS, word_spacing=SPACED_WORDS)
+
+
+INK = "#000000"
+"""The colour of words on paper."""
+
+
+def _framed(block: Block) -> Block:
+    """Of its plate only the line is left."""
+    if block.plate is None:
+        return block
+    line = block.plate.line and block.plate.line.model_copy(update={"colour": INK})
+    return block.model_copy(update={"plate": block.plate.model_copy(update={"line": line, "shadow": None})})
+
+
+def _printed(page: Page) -> Page:
+    """Black on white, in bands as high as what is in them: `css.media` says the same."""
+    bare = each_block(each_backdrop(page, lambda *_: Backdrop()), _framed)
+    black = each_block(bare, lambda b: _lettered(b, colour=INK, outline=None, hollow=False, shadow=None, over=None))
+    return black.model_copy(update={"bands": tuple(band.without_height() for band in black.bands)})

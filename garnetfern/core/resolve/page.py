@@ -12,13 +12,14 @@ from .layers import LayerPlace, resolve_layer
 from .layout import lay_out_page
 from .lengths import Scale, Viewport
 from .moment import Moment
+from .painting import painting
 from .picture import picture_crop
 from .plate import resolve_plate
 from .records import AreaRecord, BandRecord, PageRecord
 from .serving import ServingRange, serving_range
 from .sheets import ColourSheet, ImageSheet, Rendition, Sheet
 
-LAYING = ("pointed", "enlarged", "plain")
+LAYING = ("pointed", "enlarged", "plain", "spaced", "printed")
 """The members of a moment that the document answers to: what is said and laid out differs with them."""
 
 
@@ -181,5 +182,6 @@ def resolve_page(site: Site, page: Page, moment: Moment, fonts: FontBook, window
     ]
     pictures = _picture_areas(shown, record, windows, span)
     sight = Box(0, scroll, viewport.width, viewport.height)
-    whole = replace(record, areas=(*areas, *pictures), sight=sight)
+    unordered = replace(record, areas=(*areas, *pictures), sight=sight)
+    whole = replace(unordered, areas=tuple(step.area for step in painting(unordered) if step.area is not None))
     return whole.without_pictures() if moment.missing else whole

@@ -1,22 +1,26 @@
 """Shaping: a line's text to glyphs with positions."""
 
+import math
 from dataclasses import dataclass, replace
 from functools import lru_cache
 from itertools import pairwise
 
 import uharfbuzz as hb
 
-from .fonts import Face, Family, Variation, used_size
+from .fonts import Face, Family, Variation, asked_size, used_size
 from .records import Run
 
 _UNIT = 1 / 65536
+SPACES = (" ", "\u00a0")
+"""Behind these the spacing of words is added (CSS Text 3, section 8.1)."""
 UNJOINED = {"liga": False, "clig": False, "calt": False}
 """Spaced letters are not joined, nor fitted to their neighbours (CSS Text 3, section 8.2)."""
 
 
 @dataclass(frozen=True)
 class Setting:
-    """A family at a size and weight, ready to shape with; `spacing` is added behind each cluster, px.
+    """A family at a size and weight, ready to shape with; `spacing` is added behind each cluster, px, and `between`
+    behind each space.
 
     What stands in for another family is shaped as many times as large as it is adjusted; lines keep their size.
     """
@@ -27,11 +31,27 @@ class Setting:
     spacing: float = 0.0
     italic: bool = False
     variation: Variation = ()
+    between: float = 0.0
+
+    @property
+    def asked(self) -> float:
+        """The size that is shaped with."""
+        return asked_size(self.size * self.family.adjusted)
 
     @property
     def used(self) -> float:
-        """The size that is really shaped with."""
+        """The size that letters are drawn with."""
         return used_size(self.size * self.family.adjusted)
+
+    @property
+    def spaced(self) -> float:
+        """What is added behind each cluster, cut towards nothing to 1/65536 px."""
+        return math.trunc(self.spacing * 65536) / 65536
+
+    @property
+    def spaced_words(self) -> float:
+        """What is added behind each space, cut likewise."""
+        return math.trunc(self.between * 65536) / 65536
 
     @property
     def ascent_descent(self) -> tuple[int, int]:
@@ -71,19 +91,19 @@ def shape(text: str, setting: Setting) -> Shaped:
     runs: list[Run] = []
     missing = ""
     unsafe = set(range(1, len(text)))
-    pen = 0.0
+    pen, spacing, between = 0.0, setting.spaced, setting.spaced_words
     for start, piece, face in _pieces(text, setting):
         if face is None:
             missing += piece
             unsafe -= set(range(start, start + len(piece)))
-            pen += (setting.used + setting.spacing) * len(piece)
+            pen += (setting.used + spacing) * len(piece)
             continue
         buffer = hb.Buffer()
         buffer.add_str(piece)
         buffer.guess_segment_properties()
         axes = face.axes(setting.weight, setting.used, setting.variation)
-        font = face.sized(setting.used, axes)
-        hb.shape(font, buffer, UNJOINED if setting.spacing else None)
+        advances = face.advances(setting.asked, axes)
+        hb.shape(face.sized(setting.asked, axes), buffer, UNJOINED if setting.spacing else None)
         glyphs, xs, ys, clusters = [], [], [], []
         ends = [*(i.cluster for i in buffer.glyph_infos[1:]), None]
         for info, position, after in zip(buffer.glyph_infos, buffer.glyph_positions, ends, strict=True):
@@ -93,9 +113,10 @@ def shape(text: str, setting: Setting) -> Shaped:
             clusters.append(start + info.cluster)
             if not info.flags & hb.GlyphFlags.UNSAFE_TO_BREAK:
                 unsafe.discard(start + info.cluster)
-            pen += position.x_advance * _UNIT
+            if position.x_advance:
+                pen += (position.x_advance + advances.correction(info.codepoint)) * _UNIT
             if after != info.cluster:
-                pen += setting.spacing
+                pen += spacing + (between if piece[info.cluster] in SPACES else 0.0)
         runs.append(Run(face.id, setting.used, axes, tuple(glyphs), tuple(xs), tuple(ys), tuple(clusters)))
     return Shaped(tuple(runs), pen, missing, frozenset(unsafe))
 

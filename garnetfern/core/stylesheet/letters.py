@@ -45,6 +45,7 @@ class Letters:
     italic: bool = False
     line: float = 1.2
     spacing: str = "0px"
+    word_spacing: str = "0px"
     capitals: bool = False
     align: str | None = None
     shadow: dict[str, Any] | None = None
@@ -107,6 +108,7 @@ def handed_down(parent: Letters, values: Values, tag: str) -> Letters:
         "font-style": lambda nodes, _: {"italic": word(nodes[0]) in ("italic", "oblique")},
         "line-height": lambda nodes, notes: {"line": min(4.0, max(0.6, _line(nodes, letters.px, notes)))},
         "letter-spacing": lambda nodes, notes: {"spacing": _spacing(nodes, notes)},
+        "word-spacing": lambda nodes, notes: {"word_spacing": _spacing(nodes, notes)},
         "text-transform": lambda nodes, _: {"capitals": word(nodes[0]) == "uppercase"},
         "text-align": lambda nodes, _: {"align": ALIGNS.get(word(nodes[0]), letters.align)},
         "text-shadow": lambda nodes, notes: {"shadow": shadow_of(nodes, letters.colour, notes)},
@@ -145,6 +147,7 @@ def lettering(letters: Letters, fonts: Fonts) -> tuple[Lettering, str]:
         "line": letters.line,
         "colour": letters.colour.hex,
         "spacing": letters.spacing,
+        "word_spacing": letters.word_spacing,
         "capitals": letters.capitals,
         "italic": letters.italic,
         "shadow": letters.shadow,

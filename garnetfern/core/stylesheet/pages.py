@@ -174,7 +174,7 @@ class PageReader:
         self.elements[node] = element
 
     def _keep_notes(self, values: Values) -> None:
-        letters = ("color", "font", "line-height", "letter-spacing", "text-")
+        letters = ("color", "font", "line-height", "letter-spacing", "word-spacing", "text-")
         self.unread += [u for u in values.unread if u.what.startswith(letters)]
 
     def _at(self, element: Element, screen: Screen) -> AtWidth:

@@ -17,8 +17,8 @@ SINGLE = frozenset({
     "opacity", "mix-blend-mode", "filter", "min-height", "min-block-size", "height", "block-size", "aspect-ratio",
     "padding", "padding-top", "padding-right", "padding-bottom", "padding-left", "padding-block", "padding-inline",
     "padding-block-start", "padding-block-end", "padding-inline-start", "padding-inline-end", "color", "font",
-    "font-family", "font-size", "font-weight", "font-style", "line-height", "letter-spacing", "text-transform",
-    "text-align", "text-shadow", "display", "visibility", "position", "content", "align-items",
+    "font-family", "font-size", "font-weight", "font-style", "line-height", "letter-spacing", "word-spacing",
+    "text-transform", "text-align", "text-shadow", "display", "visibility", "position", "content", "align-items",
 })  # fmt: skip
 """Properties that are read one by one."""
 READ = BACKGROUNDS | SINGLE

@@ -38,11 +38,14 @@ class Manners:
                 self._hurried -= 1
                 self._free.notify_all()
 
-    def ask(self, kind: str) -> int:
-        """Begin a computation of a kind; older ones of it are not needed any more."""
+    def ask(self, kind: str, number: int | None = None) -> int:
+        """Begin a computation of a kind; older ones of it are not needed any more. `number`: which question it is in
+        the order that they were asked in; one that is begun late, after a newer one, does not put an end to that."""
         with self._free:
-            self._newest[kind] = self._newest.get(kind, 0) + 1
-            return self._newest[kind]
+            newest = self._newest.get(kind, 0)
+            number = newest + 1 if number is None else number
+            self._newest[kind] = max(newest, number)
+            return number
 
     def give_way(self, kind: str, number: int) -> None:
         """Wait for those in a hurry. Raises SupersededError where a newer question was asked."""
@@ -55,16 +58,20 @@ class Manners:
 class PoliteReader(Reader):
     """A reader that gives way before each reading; it shares everything that another one keeps."""
 
-    def __init__(self, reader: Reader, manners: Manners, kind: str) -> None:
+    def __init__(self, reader: Reader, manners: Manners, kind: str, number: int | None = None) -> None:
         self.__dict__.update(reader.__dict__)
-        self._manners, self._kind, self._number = manners, kind, manners.ask(kind)
+        self._manners, self._kind, self._number = manners, kind, manners.ask(kind, number)
+
+    def pause(self) -> None:
+        """Give way."""
+        self._manners.give_way(self._kind, self._number)
 
     def read(self, *arguments: Any, **named: Any) -> Reading:
         """The reading of one block, after giving way."""
-        self._manners.give_way(self._kind, self._number)
+        self.pause()
         return super().read(*arguments, **named)
 
     def ratio(self, *arguments: Any, **named: Any) -> float | None:
         """The ratio of one block, after giving way."""
-        self._manners.give_way(self._kind, self._number)
+        self.pause()
         return super().ratio(*arguments, **named)

@@ -13,7 +13,7 @@ from ...core.document import Area, Page, Site
 from ...core.draw.coverage import is_opaque
 from ...core.draw.paint import blank, paint_area
 from ...core.draw.sample import Region
-from ...core.draw.words import paint_words
+from ...core.draw.words import draw_page
 from ...core.reading import Reader, Reading, situations
 from ...core.resolve.box import Box
 from ...core.resolve.lengths import Viewport
@@ -151,9 +151,7 @@ class BuildUp:
             paint_area(canvas, area, painted, region, self.reader.pictures)
             ids = frozenset(s.id for s in painted) | {"base"}
             cards.append(self._card(name, canvas, self._worst(block, ids) if block else None))
-        for upper in record.areas[record.areas.index(area) + 1 :]:
-            paint_area(canvas, upper, upper.sheets, region, self.reader.pictures)
-        paint_words(canvas, record, region, self.reader.glyphs)
+        canvas = draw_page(record, region, self.reader.pictures, self.reader.glyphs)
         cards.append(self._card("words", canvas, last))
         return {
             "cards": cards,
@@ -219,6 +217,6 @@ class BuildUp:
             "picture": data_url(pixels),
             "ratio": ratio,
             "shown": None if ratio is None else floored(ratio),
-            "meets": reading.meets if reading else None,
+            "meets": None if reading is None or ratio is None else not reading.falls_short,
             "situation": name,
         }

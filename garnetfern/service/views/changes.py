@@ -45,11 +45,12 @@ FIELDS = {
     "level": "level", "heard": "whether it is only heard", "plate": "plate", "link": "link", "items": "entries",
     "slot": "slot", "entrance": "how it arrives", "keep": "what remedies leave alone", "slug": "address",
     "kind": "kind", "title": "title", "name": "name", "language": "language", "requirement": "requirement",
+    "edges": "whether edges of buttons are required",
     "budget": "how much pictures may weigh", "zone": "time zone", "font": "font", "weight": "weight",
     "placed": "bands by rules", "kinds": "kinds of page", "at": "moment of the film",
 }  # fmt: skip
 """Words for fields of the document; what has none is called by its name."""
-SITE_FIELDS = ("name", "language", "requirement", "screens", "budget", "zone", "placed")
+SITE_FIELDS = ("name", "language", "requirement", "edges", "screens", "budget", "zone", "placed")
 """Fields of a site that visitors or readings have to do with. What is on its shelf alone is nobody's business here."""
 SITE_WORDS = {"screens": "screens"}
 PLAIN = (int, float, str, bool)

@@ -1,7 +1,7 @@
 """The check: every block of words in every situation, and the answers in plain words."""
 
-from collections.abc import Collection
-from typing import Annotated
+from collections.abc import Collection, Mapping
+from typing import Annotated, Literal, TypeVar
 
 from pydantic import Field
 from typing_extensions import TypedDict
@@ -9,7 +9,11 @@ from typing_extensions import TypedDict
 from ...core.document import Page, Site
 from ...core.reading import AT_HAND, Letter, Reader, Reading, Situation
 from ...core.reading.kinds._moving import restless
+from ...core.reading.kinds.scroll import STEPS, depending
 from ...core.reading.parts import EDGE
+
+ReadingVerdict = Literal["enough", "short", "unread", "unsure"]
+"""Every letter reaches what is required; one does not; none was measured; the figure cannot be vouched for."""
 
 
 class LetterView(TypedDict):
@@ -25,7 +29,7 @@ class LetterView(TypedDict):
 
 
 class ReadingView(TypedDict):
-    """The reading of a block in a situation."""
+    """The reading of a block in a situation. `away`: it has letters, of which none is on the screen."""
 
     block: str
     situation: str
@@ -34,11 +38,13 @@ class ReadingView(TypedDict):
     missing: bool
     kind: str
     pointed: bool
+    scroll: Annotated[float, Field(description="the share of its way that the page is scrolled, where that is worst")]
     phases: Annotated[dict[str, float], Field(description="the own time of layers that move, s by their ids")]
     ratio: float | None
     shown: str | None
     required: float
-    meets: bool
+    verdict: ReadingVerdict
+    away: bool
     vouched: bool
     share: float
     busyness: float
@@ -79,15 +85,17 @@ def sentence(reading: Reading) -> str:
     if not reading.vouched:
         return "Cannot be vouched for: " + "; ".join(reading.doubts) + "."
     if reading.ratio is not None and reading.block.endswith(EDGE):
-        verb = "stands out" if reading.meets else "falls short"
+        verb = "falls short" if reading.falls_short else "stands out"
         return (
             f"The button's edge {verb} against what lies around it: {floored(reading.ratio)} of {reading.required:g}."
         )
+    if reading.away:
+        return "None of these words is on the screen here, so they are not read."
     if reading.ratio is None or reading.worst is None:
         return "There are no letters here."
     word, letter = reading.worst.word, reading.worst.character
     figure = f"{floored(reading.ratio)} of {reading.required:g}"
-    if reading.meets:
+    if not reading.falls_short:
         return f"Every letter can be read; the faintest is the {letter} in '{word}': {figure}."
     return f"The {letter} in '{word}' falls short: {figure}."
 
@@ -111,11 +119,13 @@ def reading_view(reading: Reading, situation: Situation) -> ReadingView:
         "missing": situation.moment.missing,
         "kind": situation.kind,
         "pointed": situation.moment.pointed == 1,
+        "scroll": situation.moment.scroll if reading.scroll is None else round(reading.scroll, 4),
         "phases": dict(situation.on_the_way(0.5).moment.phases),
         "ratio": None if reading.ratio is None else round(reading.ratio, 3),
         "shown": None if reading.ratio is None else floored(reading.ratio),
         "required": reading.required,
-        "meets": reading.meets,
+        "verdict": reading.verdict if reading.vouched else "unsure",
+        "away": reading.away,
         "vouched": reading.vouched,
         "share": round(reading.share, 4),
         "busyness": round(reading.busyness, 2),
@@ -126,35 +136,46 @@ def reading_view(reading: Reading, situation: Situation) -> ReadingView:
 
 
 Found = Collection[ReadingView]
+Said = TypeVar("Said", bound=Mapping[str, object])
+"""A reading for the interface, or a row of a check that holds one."""
+
+
+def short_of(found: Collection[Said]) -> list[Said]:
+    """Those that fall short. What cannot be vouched for does neither, and what was not read."""
+    return [r for r in found if r["verdict"] == "short"]
+
+
+def left_out(found: Collection[Said]) -> list[Said]:
+    """Those that say nothing: what cannot be vouched for, and words that were not on the screen in this situation nor
+    read in another one of the same screen."""
+    read = {(r["block"], r["screen"]) for r in found if r["verdict"] in ("enough", "short")}
+    unread = (r for r in found if r["verdict"] == "unread" and r["away"] and (r["block"], r["screen"]) not in read)
+    return [*(r for r in found if r["verdict"] == "unsure"), *unread]
 
 
 def read_everywhere(found: Found, where: str) -> Verdict:
     """The sentence about readings of which none falls short: no more than was measured. `good`: something was."""
-    measured = [r for r in found if r["vouched"] and r["ratio"] is not None]
-    if not found:
+    if all(r["verdict"] == "unread" and not r["away"] for r in found):
         return {"sentence": "There are no words here yet.", "good": False}
-    if not measured:
+    if all(r["verdict"] != "enough" for r in found):
         return {"sentence": "Nothing here could be measured.", "good": False}
-    reserve = "" if len(measured) == len(found) else ", as far as it could be measured"
+    reserve = ", as far as it could be measured" if left_out(found) else ""
     return {"sentence": f"Every word can be read {where}{reserve}.", "good": True}
-
-
-def short_of(found: Found) -> list[ReadingView]:
-    """Those that fall short. What cannot be vouched for does neither."""
-    return [r for r in found if r["vouched"] and not r["meets"]]
 
 
 def verdict(site: Site, page: Page, found: Found, reserve: str = "") -> Verdict:
     """In one sentence whether the words of a page can be read on its screens, from its readings at hand; `reserve` is
     what was not looked at.
 
-    Films are not among those while they play; their time line, the situations and the check are.
+    Films are not among those while they play; their time line, the situations and the check are. Neither are all places
+    that a page can be scrolled to.
     """
     short = short_of(found)
     if not short:
         films = restless(page)
         before = f" before {'the film plays' if len(films) == 1 else 'films play'}" if films else ""
-        return read_everywhere(found, f"on every screen{before}{reserve}")
+        way = f", at {STEPS + 1} places of the page's way" if depending(page, "scroll") else ""
+        return read_everywhere(found, f"on every screen{before}{way}{reserve}")
     blocks, screens = len({r["block"] for r in short}), {r["screen"] for r in short}
     names = [s.name.lower() for s in site.screens if s.id in screens]
     where = "on every screen" if len(names) == len(site.screens) else f"on the {' and the '.join(names)}"

@@ -11,12 +11,14 @@ from typing_extensions import TypedDict
 
 from ...core.document import Backdrop, Page, Site, Visits, each_backdrop
 from ...core.errors import NotFoundError
-from ...core.reading import Reader, Situation, situations
+from ...core.reading import KINDS, Reader, Situation, situations
+from ...core.reading.fit import KINDS as FITS
+from ...core.reading.fit_widths import FitChange, FitRun
 from ...core.reading.parts import EDGE
 from ...core.reading.visits import read_visits, share_of
 from ...core.reading.widths import Change, Point, WidthRun, changes
 from ..runtime.told import Told, silent
-from .check import ReadingView, Verdict, floored, reading_view, verdict_everywhere
+from .check import ReadingView, Verdict, floored, left_out, reading_view, verdict_everywhere
 from .vouching import Flashes, Note, notes_on
 
 
@@ -77,6 +79,16 @@ class WidthChange(TypedDict):
     sentence: str
 
 
+class WidthFit(TypedDict):
+    """A width from which on some words do not fit (`begins`), or do again."""
+
+    width: int
+    block: str
+    begins: bool
+    grave: bool
+    sentence: str
+
+
 class WidthRange(TypedDict):
     """The widths a screen stands for."""
 
@@ -91,6 +103,7 @@ class WidthView(TypedDict):
 
     points: list[WidthPoint]
     changes: list[WidthChange]
+    fit: list[WidthFit]
     screens: list[WidthRange]
     sentence: str
 
@@ -113,7 +126,7 @@ def _without_pictures(backdrop: Backdrop) -> Backdrop:
 def page_met(site: Site, page: Page, situation_id: str) -> tuple[Page, bool]:
     """The page as a visitor meets it in a situation, for being shown, and whether its fonts have not come there. Raises
     NotFoundError."""
-    situation = next((s for s in situations(site, page, None) if s.id == situation_id), None)
+    situation = next((s for s in situations(site, page, KINDS) if s.id == situation_id), None)
     if situation is None:
         raise NotFoundError(f"There is no situation {situation_id!r} on this page.")
     plain = situation.moment.plain
@@ -140,6 +153,21 @@ def _cells(reader: Reader, site: Site, page: Page, wanted: Sequence[Situation], 
     return cells
 
 
+def situation_view(situation: Situation, share: float, trouble: bool) -> SituationView:
+    """A situation, with the share of visits on its screen."""
+    return {
+        "id": situation.id,
+        "name": situation.name,
+        "at_rest": situation.at_rest,
+        "pointed": situation.moment.pointed == 1,
+        "screen": situation.screen,
+        "scroll": situation.moment.scroll,
+        "phases": dict(situation.on_the_way(0.5).moment.phases),
+        "share": round(share, 4),
+        "trouble": trouble,
+    }
+
+
 def situations_view(reader: Reader, site: Site, page: Page, flashes: Flashes, told: Told = silent) -> SituationsView:
     """Words and situations with the worst ratio where they meet; trouble stands first both ways."""
     table = visits_of(site)
@@ -154,20 +182,7 @@ def situations_view(reader: Reader, site: Site, page: Page, flashes: Flashes, to
     words = _words(page)
     here = dict.fromkeys(cell["block"] for cell in cells)
     blocks: list[WordsView] = [{"id": b, "words": words[b], "trouble": quotient.get(b, 99.0) < 1} for b in here]
-    found: list[SituationView] = [
-        {
-            "id": s.id,
-            "name": s.name,
-            "at_rest": s.at_rest,
-            "pointed": s.moment.pointed == 1,
-            "screen": s.screen,
-            "scroll": s.moment.scroll,
-            "phases": dict(s.on_the_way(0.5).moment.phases),
-            "share": round(shares[s.screen], 4),
-            "trouble": quotient.get(s.id, 99.0) < 1,
-        }
-        for s in wanted
-    ]
+    found = [situation_view(s, shares[s.screen], quotient.get(s.id, 99.0) < 1) for s in wanted]
     blocks.sort(key=lambda b: not b["trouble"])
     found.sort(key=lambda s: not s["trouble"])
     return {
@@ -175,7 +190,7 @@ def situations_view(reader: Reader, site: Site, page: Page, flashes: Flashes, to
         "situations": found,
         "cells": cells,
         **verdict_everywhere(cells),
-        "unsure": sum(1 for cell in cells if not cell["vouched"]),
+        "unsure": len(left_out(cells)),
         "notes": notes_on(site, page, reader.fonts, flashes),
         "own": bool(site.visits),
     }
@@ -187,6 +202,32 @@ def _named(change: Change, words: dict[str, str]) -> str:
     if change.short:
         return f"From {change.width} px on '{said}' falls short."
     return f"From {change.width} px on '{said}' can be read again."
+
+
+READING = 0.8
+"""The share of the work that reading at every width counts as; the rest is looking whether words fit."""
+
+
+def _fit(reader: Reader, site: Site, page: Page, told: Told) -> list[WidthFit]:
+    def share_of_it(share: float) -> None:
+        told("fit at every width", READING + share * (1 - READING))
+
+    return [
+        {
+            "width": change.width,
+            "block": change.misfit.block,
+            "begins": change.begins,
+            "grave": change.misfit.grave,
+            "sentence": f"From {change.width} px on {_after(change)}",
+        }
+        for change in FitRun(reader, site, page).run(share_of_it)
+    ]
+
+
+def _after(change: FitChange) -> str:
+    if change.begins:
+        return f"({FITS[change.misfit.kind].TITLE.lower()}): {change.misfit.sentence}"
+    return f"it fits again ({FITS[change.misfit.kind].TITLE.lower()})."
 
 
 def _visits_sentence(run: WidthRun, site: Site, words: dict[str, str]) -> str:
@@ -211,7 +252,7 @@ def _visits_sentence(run: WidthRun, site: Site, words: dict[str, str]) -> str:
 def width_view(reader: Reader, site: Site, page: Page, told: Told = silent) -> WidthView:
     """The worst reading over every width, the widths at which something changes, and the sentence about visits."""
     run = WidthRun(reader, site, page)
-    points = run.run(lambda share: told("every width", share))
+    points = run.run(lambda share: told("every width", share * READING))
     words = _words(page)
     found = list(changes(points))
     sentence = _visits_sentence(run, site, words)
@@ -220,6 +261,7 @@ def width_view(reader: Reader, site: Site, page: Page, told: Told = silent) -> W
         "changes": [
             {"width": c.width, "block": c.block, "short": c.short, "sentence": _named(c, words)} for c in found
         ],
+        "fit": _fit(reader, site, page, told),
         "screens": [
             {"screen": s.id, "name": s.name, "least": s.least, "most": s.most} for s in sorted(site.screens, key=_least)
         ],

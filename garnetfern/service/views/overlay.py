@@ -32,7 +32,7 @@ def _beyond(reader: Reader, site: Site, page: Page, area: Area) -> str:
     for situation, readings in reader.reading_of(site, page, wanted):
         found = reader.resolve(site, page, situation).area(area.id)
         inside = frozenset(found.blocks if found else ())
-        if any(r.block in inside and r.vouched and not r.meets for r in readings):
+        if any(r.block in inside and r.vouched and r.falls_short for r in readings):
             return f"In other situations some words still fall short ({situation.name}); Ways out helps there too."
     return ""
 

@@ -60,7 +60,7 @@ class PagesView(TypedDict):
 
 def content_of(site: Site, page: Page) -> str:
     """What a page looks like and reads as depends on this and on nothing else of the document."""
-    shared = site.model_dump_json(include={"assets", "screens", "fits", "slots", "fonts", "requirement"})
+    shared = site.model_dump_json(include={"assets", "screens", "fits", "slots", "fonts", "requirement", "edges"})
     if shown_by_rules(site, page):
         shared += site.model_dump_json(include={"placed"}) + "".join(p.model_dump_json() for p in site.pages if p.loose)
     return blake2b((shared + page.model_dump_json()).encode(), digest_size=12).hexdigest()

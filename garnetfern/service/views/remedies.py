@@ -6,9 +6,8 @@ from typing import Any, Literal
 from typing_extensions import TypedDict
 
 from ...core.document import Block, Page, Site
-from ...core.draw.paint import paint_backdrops
 from ...core.draw.sample import Region
-from ...core.draw.words import draw_page, paint_words
+from ...core.draw.words import draw_page
 from ...core.errors import NotFoundError
 from ...core.reading import Reader, Reading, Situation, situations
 from ...core.remedy.kinds import KINDS
@@ -120,8 +119,7 @@ def _look(reader: Reader, trial: Trial, situation: Situation) -> str:
     if reading is None:
         return ""
     region = _spot(record, reading)
-    canvas = paint_backdrops(record, region, reader.pictures)
-    paint_words(canvas, record, region, reader.glyphs)
+    canvas = draw_page(record, region, reader.pictures, reader.glyphs)
     return data_url(canvas, (2 * SPOT[0], 2 * SPOT[1]))
 
 
@@ -162,8 +160,9 @@ def _plight_line(plight: Plight) -> PlightLine:
     worst = letter_view(reading.worst) if reading.worst else None
     said = sentence(reading)
     if plight.short:
-        number = sum(1 for s in plight.order if not plight.present.meets(s))
-        said += f" Worst: {situation.name}; they fall short in {number} of {len(plight.order)} situations."
+        seen = [s for s in plight.order if s in plight.situations]
+        number = sum(1 for s in seen if not plight.present.meets(s))
+        said += f" Worst: {situation.name}; they fall short in {number} of {len(seen)} situations."
     return {"kind": "plight", "short": plight.short, "sentence": said, "worst": worst}
 
 

@@ -1,6 +1,6 @@
 """A check of a whole site as rows, and the rows as a table or as JUnit XML, which build servers show."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from typing import Any
 from xml.etree import ElementTree as ET
 
@@ -8,12 +8,16 @@ from ...core.colour.contrast import Requirement
 from ...core.document import Page, Site
 from ...core.placement import Occasion, compositions
 from ...core.reading import Reader, situations
+from ...core.reading.fit import KINDS as MISFITS
 from ...core.reading.widths import WidthRun, changes
-from .check import ReadingView, floored, reading_view
+from .check import ReadingView, floored, left_out, reading_view
+from .fit import grave_of, misfits_of
 
 DAYS = ("Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday")
 Row = dict[str, Any]
 Progress = Callable[[str, float], None]
+Pages = Sequence[tuple[str, Page]]
+"""Pages as rules compose them, each with its name."""
 
 
 def demanding(site: Site, level: Requirement | None) -> Site:
@@ -37,10 +41,10 @@ def composed(site: Site) -> list[tuple[str, Page]]:
     return found
 
 
-def check_site(reader: Reader, site: Site, progress: Progress) -> list[Row]:
-    """Every block of words of every page that rules can compose, in every situation."""
+def check_site(reader: Reader, site: Site, progress: Progress, which: Pages | None = None) -> list[Row]:
+    """Every block of words of some pages (None: of all that rules can compose), in every situation."""
     rows: list[Row] = []
-    every = composed(site)
+    every = which or composed(site)
     for n, (slug, page) in enumerate(every):
 
         def told(situation: str, share: float, n: int = n, slug: str = slug) -> None:
@@ -62,10 +66,41 @@ def read_all(reader: Reader, site: Site, page: Page, progress: Progress) -> list
     return found
 
 
-def run_over_widths(reader: Reader, site: Site, progress: Progress) -> list[Row]:
-    """Where words begin to fall short and can be read again, over every width, on every page."""
+def fit_rows(reader: Reader, site: Site, own: bool, progress: Progress, which: Pages | None = None) -> list[Row]:
+    """What does not fit on some pages (None: on all that rules can compose); `own`: somebody's own page, whose every
+    rule nobody knows, so that some kinds of trouble cannot be told."""
     rows: list[Row] = []
-    every = composed(site)
+    every = which or composed(site)
+    for n, (slug, page) in enumerate(every):
+
+        def told(situation: str, share: float, n: int = n, slug: str = slug) -> None:
+            progress(f"{slug}: fit, {situation}", (n + share) / len(every))
+
+        rows += [{"page": slug, **view} for view in misfits_of(reader, site, page, told)]
+    return [row for row in rows if not own or not getattr(MISFITS[row["misfit"]], "OURS", False)]
+
+
+def fit_table(rows: list[Row]) -> list[tuple[str, str]]:
+    """What does not fit as lines with their verdict: LOST where something is, otherwise hard."""
+    lines: list[tuple[str, str]] = []
+    for row in rows:
+        word = "LOST" if row["grave"] else "hard"
+        lines.append((word, f"{word:6} {row['page']}: {row['title']}, {row['name']}. {row['sentence']}"))
+    return lines
+
+
+def fit_summed(rows: list[Row]) -> str:
+    """How much does not fit, in one line."""
+    lost = len(grave_of(rows))
+    if not rows:
+        return "No words were found that do not fit."
+    return f"Fit: {lost} lost, {len(rows) - lost} harder than need be."
+
+
+def run_over_widths(reader: Reader, site: Site, progress: Progress, which: Pages | None = None) -> list[Row]:
+    """Where words begin to fall short and can be read again, over every width, on some pages (None: on all)."""
+    rows: list[Row] = []
+    every = which or composed(site)
     for n, (slug, page) in enumerate(every):
         run = WidthRun(reader, site, page)
 
@@ -82,9 +117,19 @@ def run_over_widths(reader: Reader, site: Site, progress: Progress) -> list[Row]
     return rows
 
 
+SAID = {"enough": "ok", "short": "SHORT", "unread": "unread", "unsure": "unsure"}
+"""A verdict in one word for a terminal."""
+
+
 def verdict(row: Row) -> str:
     """One word for a row."""
-    return "unsure" if not row["vouched"] else "ok" if row["meets"] else "SHORT"
+    return SAID[row["verdict"]]
+
+
+def unmeasured(rows: list[Row]) -> int:
+    """How many readings say nothing of words of which nothing else says anything: see `left_out`."""
+    pages = dict.fromkeys(r["page"] for r in rows)
+    return sum(len(left_out([r for r in rows if r["page"] == slug])) for slug in pages)
 
 
 def table(rows: list[Row], every: bool) -> list[tuple[str, str]]:
@@ -98,7 +143,8 @@ def table(rows: list[Row], every: bool) -> list[tuple[str, str]]:
     for slug in dict.fromkeys(r["page"] for r in rows):
         mine = [r for r in rows if r["page"] == slug]
         shown = mine if every else [r for r in mine if verdict(r) != "ok"]
-        worst = next((v for v in ("SHORT", "unsure") if any(verdict(r) == v for r in mine)), "ok")
+        left = [r["verdict"] for r in left_out(mine)]
+        worst = "SHORT" if any(verdict(r) == "SHORT" for r in mine) else SAID[left[0]] if left else "ok"
         lines.append((worst, f"{slug}: {summed(mine)}"))
         for r in shown:
             figure = f"{r['shown'] or '-':>5} of {r['required']:g}"
@@ -115,6 +161,8 @@ def summed(rows: list[Row]) -> str:
         parts.append(f"{said.count('SHORT')} fall{'s' if said.count('SHORT') == 1 else ''} short")
     if said.count("unsure"):
         parts.append(f"{said.count('unsure')} cannot be vouched for")
+    if said.count("unread"):
+        parts.append(f"{said.count('unread')} {'has' if said.count('unread') == 1 else 'have'} no words in sight")
     return ", ".join(parts)
 
 
@@ -127,25 +175,38 @@ def width_table(rows: list[Row]) -> str:
     )
 
 
-def junit(rows: list[Row], changes_: list[Row], level: str) -> str:
-    """JUnit XML: a suite for each page, a case for each block in each situation."""
+def _fit_case(row: Row) -> ET.Element:
+    """A failure where something is lost; what is only harder passes, and says so."""
+    case = ET.Element("testcase", classname=f"{row['page']}.{row['block']}", name=f"{row['title']}: {row['name']}")
+    if row["grave"]:
+        ET.SubElement(case, "failure", message=row["sentence"])
+    else:
+        ET.SubElement(case, "system-out").text = row["sentence"]
+    return case
+
+
+def junit(rows: list[Row], changes_: list[Row], fit: list[Row], level: str) -> str:
+    """JUnit XML: a suite for each page, a case for each block in each situation, and for each misfit."""
     root = ET.Element("testsuites", name=f"garnetfern {level}")
     for slug in dict.fromkeys(r["page"] for r in rows):
         mine = [r for r in rows if r["page"] == slug]
         widths = [r for r in changes_ if r["page"] == slug and r["short"]]
+        misfits = [_fit_case(row) for row in fit if row["page"] == slug]
         short = sum(verdict(r) == "SHORT" for r in mine) + len(widths)
-        unsure = sum(verdict(r) == "unsure" for r in mine)
-        counts = {"tests": str(len(mine) + len(widths)), "failures": str(short), "skipped": str(unsure)}
+        short += sum(case.find("failure") is not None for case in misfits)
+        unsure = sum(verdict(r) in ("unsure", "unread") for r in mine)
+        counts = {"tests": str(len(mine) + len(widths) + len(misfits)), "failures": str(short), "skipped": str(unsure)}
         suite = ET.SubElement(root, "testsuite", {"name": slug, **counts})
         for row in mine:
             case = ET.SubElement(suite, "testcase", classname=f"{slug}.{row['block']}", name=row["name"])
             if verdict(row) == "SHORT":
                 ET.SubElement(case, "failure", message=row["sentence"])
-            elif verdict(row) == "unsure":
+            elif verdict(row) in ("unsure", "unread"):
                 ET.SubElement(case, "skipped", message=row["sentence"])
         for row in widths:
             case = ET.SubElement(suite, "testcase", classname=f"{slug}.{row['block']}", name=f"from {row['width']} px")
             message = f"From {row['width']} px on it falls short: {row['shown']} of {row['required']:g}."
             ET.SubElement(case, "failure", message=message)
+        suite.extend(misfits)
     ET.indent(root)
     return '<?xml version="1.0" encoding="UTF-8"?>\n' + ET.tostring(root, encoding="unicode") + "\n"

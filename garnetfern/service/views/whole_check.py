@@ -10,14 +10,14 @@ from ...core.placement import Composition, compositions
 from ...core.reading import Reader
 from ...core.reading.parts import EDGE
 from ...core.telling import Told, silent
-from .check import ReadingView, floored
+from .check import ReadingView, floored, left_out, short_of
 from .report import read_all, said_of
 
 
 class WorstRow(TypedDict):
     """A block of words over all pages that rules compose of one, and all situations: its worst reading (None: nothing
-    could be measured), where that is met, how many readings there are, and how many of them fall short or could not
-    be vouched for."""
+    could be measured), where that is met, how many readings there are, and how many of them fall short, or say nothing:
+    they cannot be vouched for, or the words were on no screen."""
 
     page: str
     block: str
@@ -65,8 +65,8 @@ def _worst_of(page: Page, found: list[ReadingView]) -> list[WorstRow]:
                 "required": views[0]["required"] if worst is None else worst["required"],
                 "where": "" if worst is None else worst["name"],
                 "readings": len(views),
-                "short": sum(v["vouched"] and not v["meets"] for v in views),
-                "unsure": sum(not v["vouched"] for v in views),
+                "short": len(short_of(views)),
+                "unsure": len(left_out(views)),
             }
         )
     return rows
@@ -86,7 +86,7 @@ def _together(rows: list[WorstRow]) -> WorstRow:
 def check_all(reader: Reader, cache: Cache, site: Site, told: Told = silent) -> CheckView:
     """Read every page that rules can compose in every situation; what is as it was is not read again."""
     shared = site.model_dump_json(
-        include={"assets", "screens", "fits", "slots", "fonts", "requirement", "visits", "language"}
+        include={"assets", "screens", "fits", "slots", "fonts", "requirement", "edges", "visits", "language"}
     )
     every = [(page, compositions(site, page)) for page in site.visited]
     count, done = sum(len(ways) for _, ways in every), 0

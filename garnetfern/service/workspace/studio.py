@@ -141,8 +141,11 @@ class Studio(Shelved):
         self.reader.read_page(site, site.visited[0])
 
     def polite(self, kind: str, window: str = "") -> PoliteReader:
-        """A reader for long computations, which gives way to edits and to a newer question of its kind and window."""
-        return PoliteReader(self.reader, self.manners, f"{kind} {window}")
+        """A reader for long computations, which gives way to edits and to a newer question of its kind and window;
+        `window`: its name and, after a space, the number of the question, where it counts them."""
+        name, _, number = window.partition(" ")
+        counted = int(number) if number.isascii() and number.isdigit() else None
+        return PoliteReader(self.reader, self.manners, f"{kind} {name}", counted)
 
     def remembered(self, kind: str, site: Site, of: tuple[str | None, ...], make: Callable[[], T]) -> T:
         """An answer about a site as it was given before (after undo, say), or made now. It must not be changed."""

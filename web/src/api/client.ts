@@ -1,48 +1,50 @@
 import type {
   Asset,
   BlendLook,
+  BroughtFound,
   BuildUp,
   CalendarFound,
-  Offers,
-  BroughtFound,
-  LookLine,
-  PackingLine,
-  PublishLine,
-  ReleasesFound,
-  TakenAway,
   Colour,
   Crop,
-  DailyCopy,
-  EverywhereLine,
   CropFacts,
+  DailyCopy,
   Edit,
-  Font,
-  OwnFonts,
+  EverywhereLine,
   Film,
+  FitLine,
+  FitWayLine,
+  Font,
   Framing,
   Job,
   Library,
   Live,
+  LookLine,
   Mend,
+  Offers,
   Operation,
   Overlay,
+  OwnFonts,
+  PackingLine,
   PageLine,
   PagesFound,
   Picture,
+  PublishLine,
   Readings,
+  ReleasesFound,
   Rule,
   SchemeCard,
   SchemeTried,
   ScreenAreas,
-  SituationLine,
-  SlotView,
   SharesFound,
   SiteName,
   SitesFound,
+  SituationLine,
+  SlotView,
   Spot,
   State,
   Step,
   Stock,
+  TakenAway,
   TimeLine,
   Way,
   Weights,
@@ -53,17 +55,17 @@ import { answer, OFFLINE, Refused } from './answer';
 import { lines } from './lines';
 import { patched } from './patch';
 import { ofSite } from './site';
-import { WINDOW } from './window';
+import { window } from './window';
 
 function get<T>(path: string): Promise<T> {
-  return answer<T>(fetch(ofSite(path), { headers: WINDOW }));
+  return answer<T>(fetch(ofSite(path), { headers: window() }));
 }
 
-const JSON_TYPE = { 'content-type': 'application/json', ...WINDOW };
+const headers = () => ({ 'content-type': 'application/json', ...window() });
 
 function post<T>(path: string, body: unknown, signal?: AbortSignal): Promise<T> {
   return answer<T>(
-    fetch(ofSite(path), { method: 'POST', headers: JSON_TYPE, body: JSON.stringify(body), signal }),
+    fetch(ofSite(path), { method: 'POST', headers: headers(), body: JSON.stringify(body), signal }),
   );
 }
 
@@ -74,12 +76,15 @@ const known = new Map<string, { version: string; value: unknown }>();
 async function postAgain<T>(path: string, of: string, body: unknown, signal?: AbortSignal): Promise<T> {
   const key = `${path} ${of}`;
   const before = known.get(key);
-  const headers = before ? { ...JSON_TYPE, 'garnetfern-have': before.version } : JSON_TYPE;
+  const have: Record<string, string> = before ? { 'garnetfern-have': before.version } : {};
   let response: Response | undefined;
   const found = await answer<T | Operation[]>(
-    fetch(ofSite(path), { method: 'POST', headers, body: JSON.stringify(body), signal }).then(
-      (r) => (response = r),
-    ),
+    fetch(ofSite(path), {
+      method: 'POST',
+      headers: { ...headers(), ...have },
+      body: JSON.stringify(body),
+      signal,
+    }).then((r) => (response = r)),
   );
   const type = response?.headers.get('content-type') ?? '';
   const differs = type.startsWith('application/json-patch+json');
@@ -167,7 +172,7 @@ export const nameSite = (site: string, revision: number, name: string) =>
   answer<Step>(
     fetch(`/of/${site}/api/change`, {
       method: 'POST',
-      headers: JSON_TYPE,
+      headers: headers(),
       body: JSON.stringify({
         revision,
         patch: [{ op: 'replace', path: '/name', value: name }],
@@ -216,6 +221,11 @@ export const pictureColours = (asked: AskedArea) => post<string[]>('/api/picture
 export const situations = (asked: Asked, signal: AbortSignal) =>
   lines<SituationLine>('/api/situations', asked, signal);
 export const widths = (asked: Asked, signal: AbortSignal) => lines<WidthLine>('/api/widths', asked, signal);
+/** Whether the words of a page fit: how far it is, then the whole. */
+export const fit = (asked: Asked, signal: AbortSignal) => lines<FitLine>('/api/fit', asked, signal);
+/** Ways out for words that do not fit, as they are found. */
+export const fitWays = (asked: Asked & { block: string; misfit: string }, signal: AbortSignal) =>
+  lines<FitWayLine>('/api/fit-ways', asked, signal);
 /** Ways out for one block of words, as they are found. */
 export const remedies = (asked: Asked & { block: string }, signal: AbortSignal) =>
   lines<WordsLine>('/api/remedies', asked, signal);

@@ -174,6 +174,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Fit */
+        post: operations["fit_api_fit_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fit-ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Fit Ways Out */
+        post: operations["fit_ways_out_api_fit_ways_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pages": {
         parameters: {
             query?: never;
@@ -1733,6 +1767,26 @@ export interface components {
             way: "cross-fade" | "mirror";
         };
         /**
+         * AskedMisfit
+         * @description Ways out for one kind of trouble with the fit of one block of words.
+         */
+        AskedMisfit: {
+            /** Revision */
+            revision: number;
+            /** Patch */
+            patch?: {
+                [key: string]: unknown;
+            }[];
+            /** Page */
+            page: string;
+            /** Day */
+            day?: string | null;
+            /** Block */
+            block: string;
+            /** Misfit */
+            misfit: string;
+        };
+        /**
          * AskedRelease
          * @description The state that is to be looked at or put live; `anyway`: although words fall short.
          */
@@ -2141,6 +2195,7 @@ export interface components {
              *       "line": 1.5,
              *       "colour": "#20302a",
              *       "spacing": "0px",
+             *       "word_spacing": "0px",
              *       "capitals": false,
              *       "italic": false,
              *       "hollow": false
@@ -3040,6 +3095,108 @@ export interface components {
             crop: components["schemas"]["Crop"];
         };
         /**
+         * FitLine
+         * @description Whether the words of a page fit.
+         */
+        FitLine: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "found";
+            found: components["schemas"]["FitView"];
+        };
+        /**
+         * FitLines
+         * @description One of the lines about whether words fit.
+         */
+        FitLines: {
+            /** Line */
+            line: components["schemas"]["DoingLine"] | components["schemas"]["FitLine"] | components["schemas"]["ProblemLine"];
+        };
+        /**
+         * FitRow
+         * @description One kind of trouble with one block of words: the worst of it in a sentence, the layouts in which it is met, and
+         *     whether ways out of it are known.
+         */
+        FitRow: {
+            /** Misfit */
+            misfit: string;
+            /** Title */
+            title: string;
+            /** Block */
+            block: string;
+            /** Words */
+            words: string;
+            /** Sentence */
+            sentence: string;
+            /** Grave */
+            grave: boolean;
+            /** Situations */
+            situations: string[];
+            /** Ways */
+            ways: boolean;
+        };
+        /**
+         * FitView
+         * @description Whether the words of a page fit, in every situation in which they are laid out otherwise (`layouts`). `shown` are
+         *     those that a screen of the bench can show: paper is of another width.
+         */
+        FitView: {
+            /** Sentence */
+            sentence: string;
+            /** Good */
+            good: boolean;
+            /** Misfits */
+            misfits: components["schemas"]["MisfitView"][];
+            /** Rows */
+            rows: components["schemas"]["FitRow"][];
+            /** Layouts */
+            layouts: components["schemas"]["SituationView"][];
+            /** Shown */
+            shown: string[];
+        };
+        /**
+         * FitWayLine
+         * @description A way out that was found.
+         */
+        FitWayLine: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "way";
+            found: components["schemas"]["FitWayView"];
+        };
+        /**
+         * FitWayLines
+         * @description One of the lines about ways out for words that do not fit.
+         */
+        FitWayLines: {
+            /** Line */
+            line: components["schemas"]["FitWayLine"] | components["schemas"]["EndLine"] | components["schemas"]["ProblemLine"];
+        };
+        /**
+         * FitWayView
+         * @description A way out: the exact change, and how the spot looks before and after (data addresses).
+         */
+        FitWayView: {
+            /** Way */
+            way: string;
+            /** Title */
+            title: string;
+            /** Sentence */
+            sentence: string;
+            /** Patch */
+            patch: {
+                [key: string]: unknown;
+            }[];
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+        };
+        /**
          * FittedView
          * @description A fitted file: its kind, quality, SSIM (both 0 of a film), weight, and whether it fits its budget.
          */
@@ -3810,8 +3967,9 @@ export interface components {
          * Lettering
          * @description How a block's words are set. `line` is the line height as a multiple of the size.
          *
-         *     `spacing` is added behind each letter. `italic` holds where the font has it. Hollow letters have no fill, only
-         *     their outline. `over` is the fill while the pointer is over a link, a menu or a button.
+         *     `spacing` is added behind each letter, `word_spacing` behind each space as well. `italic` holds where the font has
+         *     it. Hollow letters have no fill, only their outline. `over` is the fill while the pointer is over a link, a
+         *     menu or a button.
          */
         Lettering: {
             /**
@@ -3857,6 +4015,11 @@ export interface components {
              * @default 0px
              */
             spacing: string;
+            /**
+             * Word Spacing
+             * @default 0px
+             */
+            word_spacing: string;
             /**
              * Capitals
              * @default false
@@ -4052,6 +4215,40 @@ export interface components {
              * @default #
              */
             link: string;
+        };
+        /**
+         * MisfitView
+         * @description Words that do not fit in a situation. `boxes` are left, top, width, height in px of the page; `grave`: something
+         *     cannot be read or pressed; `other` are the words that are in the way, where there are some.
+         */
+        MisfitView: {
+            /** Misfit */
+            misfit: string;
+            /** Title */
+            title: string;
+            /** Block */
+            block: string;
+            /** Words */
+            words: string;
+            /** Situation */
+            situation: string;
+            /** Name */
+            name: string;
+            /** Screen */
+            screen: string;
+            /** Sentence */
+            sentence: string;
+            /** Boxes */
+            boxes: [
+                number,
+                number,
+                number,
+                number
+            ][];
+            /** Grave */
+            grave: boolean;
+            /** Other */
+            other: string | null;
         };
         /**
          * MoveBand
@@ -4988,7 +5185,7 @@ export interface components {
         };
         /**
          * ReadingView
-         * @description The reading of a block in a situation.
+         * @description The reading of a block in a situation. `away`: it has letters, of which none is on the screen.
          */
         ReadingView: {
             /** Block */
@@ -5006,6 +5203,11 @@ export interface components {
             /** Pointed */
             pointed: boolean;
             /**
+             * Scroll
+             * @description the share of its way that the page is scrolled, where that is worst
+             */
+            scroll: number;
+            /**
              * Phases
              * @description the own time of layers that move, s by their ids
              */
@@ -5018,8 +5220,13 @@ export interface components {
             shown: string | null;
             /** Required */
             required: number;
-            /** Meets */
-            meets: boolean;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "enough" | "short" | "unread" | "unsure";
+            /** Away */
+            away: boolean;
             /** Vouched */
             vouched: boolean;
             /** Share */
@@ -5810,6 +6017,12 @@ export interface components {
             /** @default AA */
             requirement: components["schemas"]["Requirement"];
             /**
+             * Edges
+             * @description buttons must stand out at 3 to 1, though their words tell what they are
+             * @default false
+             */
+            edges: boolean;
+            /**
              * Palette
              * @default []
              */
@@ -6505,6 +6718,22 @@ export interface components {
             sentence: string;
         };
         /**
+         * WidthFit
+         * @description A width from which on some words do not fit (`begins`), or do again.
+         */
+        WidthFit: {
+            /** Width */
+            width: number;
+            /** Block */
+            block: string;
+            /** Begins */
+            begins: boolean;
+            /** Grave */
+            grave: boolean;
+            /** Sentence */
+            sentence: string;
+        };
+        /**
          * WidthLines
          * @description One of the lines about every width.
          */
@@ -6555,6 +6784,8 @@ export interface components {
             points: components["schemas"]["WidthPoint"][];
             /** Changes */
             changes: components["schemas"]["WidthChange"][];
+            /** Fit */
+            fit: components["schemas"]["WidthFit"][];
             /** Screens */
             screens: components["schemas"]["WidthRange"][];
             /** Sentence */
@@ -6597,8 +6828,8 @@ export interface components {
         /**
          * WorstRow
          * @description A block of words over all pages that rules compose of one, and all situations: its worst reading (None: nothing
-         *     could be measured), where that is met, how many readings there are, and how many of them fall short or could not
-         *     be vouched for.
+         *     could be measured), where that is met, how many readings there are, and how many of them fall short, or say nothing:
+         *     they cannot be vouched for, or the words were on no screen.
          */
         WorstRow: {
             /** Page */
@@ -7102,6 +7333,112 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WidthLines"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    fit_api_fit_post: {
+        parameters: {
+            query?: never;
+            header?: {
+                "garnetfern-window"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Asked"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FitLines"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    fit_ways_out_api_fit_ways_post: {
+        parameters: {
+            query?: never;
+            header?: {
+                "garnetfern-window"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedMisfit"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FitWayLines"];
                 };
             };
             /** @description Not Found */

@@ -1,11 +1,11 @@
 import { ofSite } from './site';
 import { Refused } from './answer';
 import type { Problem } from './types';
-import { WINDOW } from './window';
+import { window } from './window';
 
 /** An answer that comes line by line (JSON, one object a line), as its parts are found. */
 export async function* lines<T>(path: string, body: unknown, signal: AbortSignal): AsyncGenerator<T> {
-  const headers = { 'content-type': 'application/json', ...WINDOW };
+  const headers = { 'content-type': 'application/json', ...window() };
   const response = await fetch(ofSite(path), { method: 'POST', headers, body: JSON.stringify(body), signal });
   if (!response.ok || !response.body) throw new Refused(response.status, (await response.json()) as Problem);
   const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();

@@ -136,6 +136,10 @@
     min-height: 36px;
     padding: 0 24px;
   }
+  /* in a situation its name stands in a row of its own */
+  .areas:has(> :global(.whole)) {
+    flex-wrap: wrap;
+  }
   @container bench (max-width: 1120px) {
     .areas {
       flex-wrap: wrap;

@@ -111,7 +111,9 @@
   });
 
   $effect(() => {
-    if (page) mark(page, sight.marked && !sight.holding ? here : [], scale);
+    if (!page) return;
+    const seen = sight.marked && !sight.holding;
+    mark(page, seen ? here : [], seen ? findings.misfits(screen.id) : [], scale);
   });
 
   $effect(() => {

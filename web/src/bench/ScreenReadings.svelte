@@ -37,7 +37,8 @@
     // where there is no room for all, what falls short comes first
     return found.length > most ? found.toSorted((a, b) => Number(good(a)) - Number(good(b))) : found;
   });
-  const good = (row: Row) => row.rest.meets && row.others.every((o) => o.reading.meets);
+  const enough = (reading: Reading) => reading.verdict === 'enough';
+  const good = (row: Row) => enough(row.rest) && row.others.every((o) => enough(o.reading));
   /** What falls short stays in sight; of the rest as many as there is room for, the others behind one line. */
   const first = $derived.by(() => {
     if (open || rows.length <= most) return rows;
@@ -73,25 +74,30 @@
     {@const { rest, others } = row}
     <li>
       <button type="button" class="row" title="{rest.name}: {rest.sentence}" onclick={() => choose(row)}>
-        <Verdict meets={rest.meets} vouched={rest.vouched} />
+        <Verdict says={rest.verdict} />
         <span class="truncate">{said(row.block)}</span>
         {#if rest.shown}
           <span class="whitespace-nowrap">
-            <b class={rest.meets ? 'text-success' : 'text-warning'}>{rest.shown}</b>
+            <b class={rest.verdict === 'short' ? 'text-warning' : 'text-success'}>{rest.shown}</b>
             <span class="muted">of {rest.required}</span>
           </span>
         {/if}
-        {#if !rest.meets}<span class="short">short</span>{/if}
+        {#if rest.verdict === 'short'}<span class="short">short</span>{/if}
+        {#if rest.away}<span class="muted">not on the screen</span>{/if}
         {#if Object.keys(rest.phases).length > 0}
           <span class="without words">{rest.name.slice(screen.name.length + 2)}</span>
         {/if}
         {#each others as { kind, reading } (kind)}
           {#if reading.shown}
-            <span class="without" class:trouble={!reading.meets} title="{reading.name}: {reading.sentence}">
+            <span
+              class="without"
+              class:trouble={reading.verdict === 'short'}
+              title="{reading.name}: {reading.sentence}"
+            >
               <svg viewBox="0 0 14 12" role="img" aria-label={SAID[kind][0]}>
                 <path d={SHAPES[kind]} fill="none" stroke="currentColor" stroke-width="1.400" />
               </svg><b>{reading.shown}</b><span class="words">{SAID[kind][1]}</span
-              >{#if !reading.meets}&nbsp;short{/if}
+              >{#if reading.verdict === 'short'}&nbsp;short{/if}
             </span>
           {/if}
         {/each}

@@ -40,7 +40,7 @@
           aria-pressed={shown.some((s) => s.id === screen.id)}
           onclick={() => sight.look(screen.id)}
           >{#if findings.short.some((r) => r.screen === screen.id)}<Verdict
-              meets={false}
+              says="short"
             />{/if}{screen.name}</button
         >
       {/each}

@@ -2,14 +2,17 @@
   /** Whether the words of the page can be read, in one sentence, and what can be done where they cannot. */
   import { useBench } from '../state/context';
 
-  const { findings, sight, ways } = useBench();
+  const { findings, place, sight, ways } = useBench();
 
   const verdict = $derived(findings.verdict);
+  const fit = $derived(findings.fitNow);
 </script>
 
-<div class="verdicts">
+<div class="verdicts" class:whole={sight.situation}>
   {#if sight.situation}
-    <span class="whitespace-nowrap">Shown: <b>{sight.situation.name}</b></span>
+    <span class="min-w-[60px] truncate" title={sight.situation.name}
+      >Shown: <b>{sight.situation.name}</b></span
+    >
     <button type="button" class="quiet act whitespace-nowrap" onclick={() => sight.meet(null)}
       >At rest again</button
     >
@@ -23,13 +26,23 @@
   >
     {verdict?.sentence ?? ''}
   </p>
-  {#if findings.short.length > 0}
+  {#if fit && fit.rows.length > 0}
+    <button
+      type="button"
+      class="quiet act whitespace-nowrap"
+      title="{fit.sentence} {fit.rows[0]?.sentence} Press to see where, and ways out."
+      onclick={() => place.go('situations')}>Fit: {fit.rows.length}</button
+    >
+  {/if}
+  {#if findings.short.length > 0 || (fit && fit.rows.length > 0)}
     <label
       class="muted ml-2 flex cursor-pointer items-center gap-1 whitespace-nowrap"
-      title="Mark the letters that fall short, on the screens (M)"
+      title="Mark the letters that fall short, and words that do not fit, on the screens (M)"
     >
       <input type="checkbox" bind:checked={sight.marked} /> marks
     </label>
+  {/if}
+  {#if findings.short.length > 0}
     <button
       type="button"
       class="quiet act whitespace-nowrap"
@@ -51,6 +64,13 @@
     min-width: min(300px, 100%);
     margin-left: auto;
     padding-left: 12px;
+  }
+  /* the name of a situation needs the room */
+  .whole {
+    flex-basis: 100%;
+    justify-content: flex-start;
+    margin-left: 0;
+    padding-left: 0;
   }
   @container bench (max-width: 1120px) {
     .verdicts {

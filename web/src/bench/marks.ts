@@ -1,4 +1,4 @@
-import type { Reading } from '../api/types';
+import type { Misfit, Reading } from '../api/types';
 
 const SVG = 'http://www.w3.org/2000/svg';
 
@@ -67,8 +67,28 @@ function layer(page: Document, id: string): SVGSVGElement {
   return svg;
 }
 
-/** Mark letters that fall short, in place; `scale` keeps the marks' thickness the same at every size of a screen. */
-export function mark(page: Document, readings: Reading[], scale: number): void {
+/** A dashed frame round a place where words do not fit. */
+function misplaced(
+  page: Document,
+  [left, top, width, height]: Misfit['boxes'][number],
+  scale: number,
+): SVGPathElement[] {
+  const around = 2 / scale;
+  const box = {
+    left: left - around,
+    top: top - around,
+    right: left + width + around,
+    bottom: top + height + around,
+  };
+  const dashes = { 'stroke-dasharray': `${6 / scale} ${4 / scale}` };
+  return [
+    path(page, frame(box), { stroke: '#fff6e0', 'stroke-width': String(4 / scale) }),
+    path(page, frame(box), { stroke: '#a35f00', 'stroke-width': String(1.8 / scale), ...dashes }),
+  ];
+}
+
+/** Mark letters that fall short, and words that do not fit, in place; `scale` keeps the marks' thickness the same at every size of a screen. */
+export function mark(page: Document, readings: Reading[], misfits: Misfit[], scale: number): void {
   const strokes = spans(readings).flatMap((span) => {
     const d = zigzag(span, 4 / scale);
     return [
@@ -76,6 +96,7 @@ export function mark(page: Document, readings: Reading[], scale: number): void {
       path(page, d, { stroke: '#a35f00', 'stroke-width': String(1.8 / scale) }),
     ];
   });
+  strokes.push(...misfits.flatMap((m) => m.boxes.flatMap((box) => misplaced(page, box, scale))));
   const svg = layer(page, 'gf-marks');
   if (strokes.length > 0 || svg.childElementCount > 0) svg.replaceChildren(...strokes);
 }

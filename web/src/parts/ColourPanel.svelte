@@ -198,8 +198,8 @@
       onclick={() => eyedropper.ask((colour) => void keep(colour))}>Take it off a screen</button
     >
     {#if worst}
-      <span class={worst.meets ? 'text-success' : 'text-warning'}>
-        <b>{worst.shown}</b> of {worst.required}{worst.meets ? ', can be read' : ', short'}
+      <span class={worst.verdict === 'short' ? 'text-warning' : 'text-success'}>
+        <b>{worst.shown}</b> of {worst.required}{worst.verdict === 'short' ? ', short' : ', can be read'}
       </span>
       <span class="muted truncate text-small">{worst.name}</span>
     {/if}

@@ -21,6 +21,8 @@
     points: readonly { at: number; share: number }[];
     regions: readonly Region[];
     marks: readonly Mark[];
+    /** Where words cease to fit, or do again: ticks below the line. */
+    misfits?: readonly Mark[];
     ticks: readonly number[];
     tick?: (value: number) => string;
     breaks?: readonly number[];
@@ -42,6 +44,7 @@
     points,
     regions,
     marks,
+    misfits = [],
     ticks,
     tick = String,
     breaks = [],
@@ -101,6 +104,17 @@
             d="M-5-4H5L0 6Z"
             fill="currentColor"
           />{/if}
+      </g>
+    {/each}
+    {#each misfits as mark (`${mark.at} ${mark.said}`)}
+      <g class={mark.good ? 'text-success' : 'text-warning'} transform="translate({x(mark.at)} {high - 12})">
+        <title>{mark.said}</title>
+        <path
+          d="M0-5 5 0 0 5-5 0Z"
+          fill={mark.good ? 'none' : 'currentColor'}
+          stroke="currentColor"
+          stroke-width="1.5"
+        />
       </g>
     {/each}
     {#each ticks as at (at)}

@@ -1,6 +1,7 @@
 <script lang="ts">
   /** One way out: the worst spot before and after, what changes, what it brings and what it keeps. */
   import type { Remedy } from '../api/types';
+  import Pair from '../parts/Pair.svelte';
   import Verdict from '../parts/Verdict.svelte';
   import { useBench } from '../state/context';
 
@@ -23,13 +24,10 @@
     >
   </div>
   <div class="kept" aria-hidden="true"><div style:width="{remedy.kept}%"></div></div>
-  <div class="pair">
-    <img src={remedy.before} alt="The worst spot before" />
-    <img src={remedy.after} alt="The worst spot after" />
-  </div>
+  <Pair before={remedy.before} after={remedy.after} of="The worst spot" />
   <p class="what" title={remedy.sentence}>{remedy.sentence}</p>
   <div class="mt-auto flex items-center gap-1.5">
-    <Verdict meets={remedy.meets} />
+    <Verdict says={remedy.meets ? 'enough' : 'short'} />
     <b class={remedy.meets ? 'text-success' : 'text-warning'}>{remedy.shown}</b>
     <span class="muted truncate text-small" title="The worst reading afterwards">
       of {remedy.required}, {remedy.situation}</span
@@ -58,16 +56,6 @@
     height: 4px;
     background: var(--color-base-content);
     opacity: 0.62;
-  }
-  .pair {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 2px;
-  }
-  .pair img {
-    width: 100%;
-    aspect-ratio: 25 / 15;
-    object-fit: cover;
   }
   .what {
     display: -webkit-box;

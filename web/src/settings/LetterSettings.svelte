@@ -27,14 +27,25 @@
 <div class="flex flex-col gap-2">
   <div class="flex items-end gap-4">
     <LengthField
-      label="Spacing"
-      width="84px"
+      label="Between letters"
+      width="112px"
       value={lettering.spacing ?? '0px'}
       signed
-      note="between letters: px, em, rem"
+      note="px, em, rem"
       show={(spacing) => show({ spacing })}
       keep={(spacing) => keep({ spacing }, `Letters spaced by ${spacing}`)}
     />
+    <LengthField
+      label="Between words"
+      width="112px"
+      value={lettering.word_spacing ?? '0px'}
+      signed
+      note="more at each space: px, em, rem"
+      show={(word_spacing) => show({ word_spacing })}
+      keep={(word_spacing) => keep({ word_spacing }, `Words spaced by ${word_spacing}`)}
+    />
+  </div>
+  <div class="flex flex-wrap items-center gap-x-4">
     <label class="check">
       <input
         type="checkbox"

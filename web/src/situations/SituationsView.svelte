@@ -5,6 +5,7 @@
   import type { Situation } from '../api/types';
   import Choice from '../parts/Choice.svelte';
   import Verdict from '../parts/Verdict.svelte';
+  import FitRows from './FitRows.svelte';
   import WidthRun from './WidthRun.svelte';
   import { useBench } from '../state/context';
   import { put } from '../state/target';
@@ -31,7 +32,9 @@
     if (!found && selection.page && !every.stopped) void findings.lookAtEvery();
   });
 
-  function open(situation: Situation, block: string): void {
+  function open(from: Situation, block: string): void {
+    // of a whole way, the place where these words are worst
+    const situation = { ...from, scroll: cell(block, from.id)?.scroll ?? from.scroll };
     selection.chooseBlock(block.split('/')[0] ?? block);
     sight.bring(situation.screen);
     if (situation.pointed) sight.point(true);
@@ -60,13 +63,28 @@
         {shown.sentence}
       {/if}
     </p>
-    <span class="ml-auto">
+    <span class="ml-auto flex flex-wrap items-center gap-x-4">
       <Choice
         label="Required"
         value={doc.site?.requirement ?? 'AA'}
         options={LEVELS}
         choose={(level) => void edits.keep(put({}, { requirement: level }), `Require ${level}`)}
       />
+      <label
+        class="flex items-center gap-1.5 whitespace-nowrap"
+        title="3 to 1 against what lies around (WCAG 2.2, 1.4.11). The standard asks it of what is needed to tell a part: a button's own words do."
+      >
+        <input
+          type="checkbox"
+          class="h-4 w-4"
+          checked={doc.site?.edges ?? false}
+          onchange={(event) =>
+            void edits.keep(
+              put({}, { edges: event.currentTarget.checked }),
+              event.currentTarget.checked ? 'Require edges of buttons' : 'Edges of buttons as they are',
+            )}
+        /> edges of buttons too
+      </label>
     </span>
   </div>
   {#if every.share !== null}
@@ -115,13 +133,13 @@
                     <button
                       type="button"
                       class="cell"
-                      class:bad={!one.meets && one.vouched}
+                      class:bad={one.verdict === 'short'}
                       title="{one.name}: {one.sentence} Press to see it on the bench."
                       onclick={() => open(situation, block.id)}
                     >
-                      <Verdict meets={one.meets} vouched={one.vouched} />
+                      <Verdict says={one.verdict} />
                       <b>{one.shown ?? '–'}</b>
-                      {#if !one.meets && one.vouched}<span>of {one.required}</span>{/if}
+                      {#if one.verdict === 'short'}<span>of {one.required}</span>{/if}
                     </button>
                   {:else}<span class="muted" title="Not to be seen there">–</span>{/if}
                 </td>
@@ -135,12 +153,12 @@
       <ul class="text-small" aria-label="What cannot be vouched for">
         {#if shown.unsure}
           <li class="flex items-center gap-1.5">
-            <Verdict meets={false} vouched={false} />
-            {shown.unsure} readings cannot be vouched for; they count neither as read nor as short.
+            <Verdict says="unsure" />
+            {shown.unsure} readings could not be measured or vouched for; they count neither as read nor as short.
           </li>
         {/if}
         {#each shown.notes as note (note.about)}
-          <li class="flex items-center gap-1.5"><Verdict meets={false} vouched={false} /> {note.sentence}</li>
+          <li class="flex items-center gap-1.5"><Verdict says="unsure" /> {note.sentence}</li>
         {/each}
       </ul>
     {/if}
@@ -160,6 +178,7 @@
       {#if problem}<span role="alert" class="text-error">{problem}</span>{/if}
     </p>
   {/if}
+  <FitRows />
   <WidthRun />
 </main>
 
@@ -183,9 +202,10 @@
     padding: 2px 8px;
     text-align: left;
     border-bottom: 1px solid var(--color-base-300);
-    vertical-align: bottom;
+    vertical-align: middle;
   }
   thead th {
+    vertical-align: bottom;
     position: sticky;
     top: 0;
     min-width: 104px;

@@ -22,6 +22,8 @@
   const breaks = $derived(
     (run?.points ?? []).filter((p, n, all) => n > 0 && all[n - 1]?.lines !== p.lines).map((p) => p.width),
   );
+  /** Where verdicts change, and where words begin to fit or cease to, from narrow to wide. */
+  const said = $derived([...(run?.changes ?? []), ...(run?.fit ?? [])].toSorted((a, b) => a.width - b.width));
   const near = $derived.by(() => {
     const wanted = at;
     if (wanted === null || !run) return null;
@@ -76,6 +78,7 @@
       points={(run?.points ?? []).map((p) => ({ at: p.width, share: p.ratio / p.required }))}
       regions={(run?.screens ?? []).map((s) => ({ id: s.screen, name: s.name, from: s.least, to: s.most }))}
       marks={(run?.changes ?? []).map((c) => ({ at: c.width, good: !c.short, said: c.sentence }))}
+      misfits={(run?.fit ?? []).map((f) => ({ at: f.width, good: !f.begins, said: f.sentence }))}
       ticks={[320, 390, 600, 820, 1024, 1440, 1920, 2560]}
       {breaks}
       value={at}
@@ -96,14 +99,14 @@
         </p>
       {/if}
       <ul class="list">
-        {#each run?.changes ?? [] as change (`${change.width} ${change.block}`)}
+        {#each said as change (change.sentence)}
           <li>
             <button type="button" class="change" onclick={() => (at = change.width)}>{change.sentence}</button
             >
           </li>
         {/each}
       </ul>
-      {#if run && run.changes.length === 0}<p class="muted">No width at which a verdict changes.</p>{/if}
+      {#if run && said.length === 0}<p class="muted">No width at which a verdict changes.</p>{/if}
     </div>
     {#if at !== null}
       {@const scale = Math.min(1, (plot - 344) / at)}

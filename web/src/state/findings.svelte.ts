@@ -1,11 +1,12 @@
 import * as client from '../api/client';
-import { Refused } from '../api/answer';
 import type {
   AreaView,
   BuildUp,
   Everywhere,
   Film,
+  Fit,
   Framing,
+  Misfit,
   Overlay,
   Reading,
   ScreenAreas,
@@ -36,6 +37,8 @@ export class Findings {
   /** Every situation, and every width, of the page; looked at when it is asked for. */
   readonly every: Long<Situations>;
   readonly run: Long<Widths>;
+  /** Whether the words fit, in every layout of the page. */
+  readonly fit: Long<Fit>;
   /** The chosen overlay on every page of the site. */
   readonly everywhere: Long<Everywhere>;
   /** Which block's readings the contrast line follows; null: the one that fares worst. */
@@ -50,7 +53,7 @@ export class Findings {
   private readonly sight: Sight;
   private readonly notices: Notices;
 
-  readonly short = $derived(this.readings.filter((r) => !r.meets && r.vouched));
+  readonly short = $derived(this.readings.filter((r) => r.verdict === 'short'));
 
   constructor(doc: Doc, selection: Selection, sight: Sight, notices: Notices) {
     this.doc = doc;
@@ -59,6 +62,7 @@ export class Findings {
     this.notices = notices;
     this.every = new Long(notices);
     this.run = new Long(notices);
+    this.fit = new Long(notices);
     this.everywhere = new Long(notices);
     sight.shown.listen(() => this.read());
     selection.moved.listen(() => this.turn());
@@ -74,7 +78,9 @@ export class Findings {
   get met(): Reading[] {
     const { situation } = this.sight;
     return (
-      (situation ? this.everyNow : null)?.cells.filter((c) => c.situation === situation?.id && !c.meets) ?? []
+      (situation ? this.everyNow : null)?.cells.filter(
+        (c) => c.situation === situation?.id && c.verdict === 'short',
+      ) ?? []
     );
   }
 
@@ -89,6 +95,23 @@ export class Findings {
 
   get runNow(): Widths | null {
     return this.run.of(this.here);
+  }
+
+  get fitNow(): Fit | null {
+    return this.fit.of(this.here);
+  }
+
+  /** Words that do not fit in the situation that a screen is in. */
+  misfits(screen: string): Misfit[] {
+    const { situation } = this.sight;
+    const here = situation?.id ?? `${screen}:rest`;
+    return (this.fitNow?.misfits ?? []).filter((m) => m.screen === screen && m.situation === here);
+  }
+
+  /** Look whether the words of the present page fit. */
+  lookAtFit(): Promise<void> {
+    const asked = { ...this.selection.asked, patch: [] };
+    return this.fit.begin(this.here, (signal) => client.fit(asked, signal) as Lines<Fit>);
   }
 
   /** Look at every situation of the present page. */
@@ -192,13 +215,12 @@ export class Findings {
             ? client.film({ ...here, layer: layer.id }, signal).then((found) => (this.film = found))
             : null,
         ]);
+        if (asked.patch.length === 0) void this.lookAtFit();
         this.overlay =
           layer && picturesOf(layer).length === 0
             ? await client.overlay({ ...here, layer: layer.id }, signal)
             : null;
       } catch (error) {
-        // an older question that was given up here can be begun later there, and overtake this one
-        if (error instanceof Refused && error.status === 410 && !signal.aborted) return this.settle();
         if (await this.sight.late(error, asked.revision)) return;
         if (asked.patch.length === 0) this.notices.tell(error);
       }

@@ -48,7 +48,7 @@ export class Ways {
   }
 
   isShort(block: string): boolean {
-    const here = this.findings.readings.some((r) => r.block === block && !r.meets && r.vouched);
+    const here = this.findings.readings.some((r) => r.block === block && r.verdict === 'short');
     return here || (this.findings.everyNow?.blocks.some((b) => b.id === block && b.trouble) ?? false);
   }
 

@@ -2,4 +2,4 @@
 
 from ._kind import BlockKind
 
-KIND = BlockKind()
+KIND = BlockKind(running=True)

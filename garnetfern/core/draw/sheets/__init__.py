@@ -14,6 +14,7 @@ from ...colour.spaces import Bytes, Pixels
 from ...registry import entries
 from ...resolve.box import Box
 from ...resolve.sheets import Sheet
+from ..levels import colours_of, thrice
 from ..sample import Region, Sampler
 
 PAINTERS: dict[type[Sheet], ModuleType] = {m.SHEET: m for m in entries(sys.modules[__name__]).values()}
@@ -32,9 +33,12 @@ def laid_over(below: Bytes, sheet: Sheet, part: Region, pictures: Sampler) -> By
     if hasattr(painter, "over"):
         done: Bytes = painter.over(below, sheet, part, pictures)
         return done
-    source = source_of(sheet, part, pictures)
-    levels = below * (1 - source[..., 3:]) + source[..., :3] * np.float32(255)
-    return (levels + np.float32(0.5)).astype(np.uint8)
+    source: Pixels = painter.source(sheet, part, pictures)
+    opacity = np.float32(sheet.opacity)
+    levels = below * thrice(1 - source[..., 3] * opacity)
+    levels += colours_of(source) * (np.float32(255) * opacity)
+    levels += np.float32(0.5)
+    return np.asarray(levels, dtype=np.uint8)
 
 
 def span_of(sheet: Sheet) -> Box:

@@ -2,13 +2,14 @@
 
 import math
 from collections.abc import Callable
+from dataclasses import replace
 
 import numpy as np
 from numpy.typing import NDArray
 
 from ...colour.spaces import Bytes, Pixels
 from ...document.layers.image import PLAIN
-from ...resolve.box import Box
+from ...resolve.box import Box, round_half_up
 from ...resolve.sheets import ImageSheet
 from ..filters import filtered, reach
 from ..levels import LEVELS
@@ -43,7 +44,7 @@ def _axis_span(sheet: ImageSheet, axis: int) -> tuple[float, float]:
     if sheet.period[axis] is not None:
         return first, last
     start, end = (tile.y, tile.bottom) if axis else (tile.x, tile.right)
-    return max(first, math.floor(start)), min(last, math.ceil(end))
+    return max(first, round_half_up(start)), min(last, round_half_up(end))
 
 
 def span(sheet: ImageSheet) -> Box:
@@ -59,30 +60,37 @@ def span(sheet: ImageSheet) -> Box:
     return Box(left, top, right - left, foot - top)
 
 
-def _gaps(sheet: ImageSheet, axis: int, first: int, length: int) -> NDArray[np.bool_] | None:
-    """Which pixels along an axis lie on a tile, where tiles have space between them; None where all do."""
-    period = sheet.period[axis]
-    start, size = (sheet.tile.y, sheet.tile.height) if axis else (sheet.tile.x, sheet.tile.width)
-    if period is None or period <= size:
+def _has_gaps(sheet: ImageSheet) -> bool:
+    """Whether there is space between its tiles."""
+    sizes = (sheet.tile.width, sheet.tile.height)
+    return any(period is not None and period > size for period, size in zip(sheet.period, sizes, strict=True))
+
+
+def _bounded(sheet: ImageSheet, axis: int, part: Region) -> NDArray[np.bool_] | None:
+    """Which pixels along an axis lie on its one tile there; None where all do, or it repeats."""
+    if sheet.period[axis] is not None:
         return None
-    return np.asarray(np.mod(np.arange(first, first + length) + 0.5 - start, period) < size)
+    first, last = _axis_span(sheet, axis) if not sheet.filter.blur else _tile_span(sheet, axis)
+    place = np.arange(part[axis], part[axis] + part[2 + axis])
+    free = (place >= first) & (place < last)
+    return None if free.all() else free
 
 
 def _plain_source(sheet: ImageSheet, part: Region, pictures: Sampler) -> Pixels:
     """The unfiltered pixels, premultiplied, nothing outside the tiles."""
-    pixels = pictures.sampled(sheet, part).astype(np.float32) / np.float32(255)
-    if pixels.shape[2] == 3:
-        pixels = np.concatenate([pixels, np.ones((*pixels.shape[:2], 1), dtype=np.float32)], axis=2)
+    if _has_gaps(sheet):
+        pixels = pictures.spaced(sheet, part).astype(np.float32) / np.float32(255)
     else:
-        pixels[..., :3] *= pixels[..., 3:]
-    for axis in (0, 1):
-        free = _gaps(sheet, axis, part[axis], part[2 + axis])
-        if free is None and sheet.period[axis] is None:
-            first, last = _axis_span(sheet, axis) if not sheet.filter.blur else _tile_span(sheet, axis)
-            place = np.arange(part[axis], part[axis] + part[2 + axis])
-            free = (place >= first) & (place < last)
-        if free is not None and not free.all():
-            pixels *= free[:, None, None] if axis else free[None, :, None]
+        pixels = pictures.sampled(sheet, part).astype(np.float32) / np.float32(255)
+        if pixels.shape[2] == 3:
+            pixels = np.concatenate([pixels, np.ones((*pixels.shape[:2], 1), dtype=np.float32)], axis=2)
+        else:
+            pixels[..., :3] *= pixels[..., 3:]
+    across, down = _bounded(sheet, 0, part), _bounded(sheet, 1, part)
+    if across is not None:
+        pixels *= across[None, :, None]
+    if down is not None:
+        pixels *= down[:, None, None]
     return pixels
 
 
@@ -110,30 +118,39 @@ def over(below: Bytes, sheet: ImageSheet, part: Region, pictures: Sampler) -> By
         found = pixels * np.float32(sheet.opacity)
         levels = below * (1 - found[..., 3:]) + found[..., :3] * 255 + np.float32(0.5)
         return np.asarray(np.floor(levels), dtype=np.uint8)
+    if _has_gaps(sheet):
+        tiles = pictures.spaced(sheet, part).astype(np.float32) * np.float32(sheet.opacity)
+        mixed = below * (1 - tiles[..., 3:] / np.float32(255)) + tiles[..., :3]
+        return np.asarray(np.rint(mixed), dtype=np.uint8)
     sampled = pictures.sampled(sheet, part)
     if sampled.shape[2] == 4:
-        above = _over_translucent(below, sampled, sheet.opacity)
-    else:
-        above = laid(below, sampled, sheet.opacity)
-    across, down = _gaps(sheet, 0, part[0], part[2]), _gaps(sheet, 1, part[1], part[3])
-    if across is not None:
-        above = np.where(across[None, :, None], above, below)
-    if down is not None:
-        above = np.where(down[:, None, None], above, below)
-    return above
+        return _over_translucent(below, sampled, sheet.opacity)
+    return laid(below, sampled, sheet.opacity)
 
 
 def solid(sheet: ImageSheet, part: Region, pictures: Sampler) -> Bytes | None:
     """Its pixels where it fills a part and nothing shows through it; otherwise None."""
-    gaps = any(_gaps(sheet, axis, part[axis], part[2 + axis]) is not None for axis in (0, 1))
-    if sheet.filter != PLAIN or gaps or span(sheet).cut(Box(*part)) != Box(*part):
+    if sheet.filter != PLAIN or _has_gaps(sheet) or span(sheet).cut(Box(*part)) != Box(*part):
         return None
     sampled = pictures.sampled(sheet, part)
     return sampled if sampled.shape[2] == 3 else None
 
 
+def whole_tiles(sheet: ImageSheet, room: Box, part: Region, pictures: Sampler) -> Bytes | None:
+    """Its pixels in a part that may reach past its own box, as if its tiles went on there; None where it does not fill
+    a room by itself, or something shows through it."""
+    free = replace(sheet, box=room)
+    if sheet.filter != PLAIN or sheet.opacity < 1 or _has_gaps(sheet) or span(free).cut(room) != room:
+        return None
+    sampled = pictures.sampled(free, part)
+    return sampled if sampled.shape[2] == 3 else None
+
+
 def opaque(sheet: ImageSheet, transparent: Callable[[str], bool]) -> bool:
     """Whether it hides what lies below; `transparent` tells of a picture (by its hash) whether it has transparency."""
-    sizes = (sheet.tile.width, sheet.tile.height)
-    gaps = any(p is not None and p > s for p, s in zip(sheet.period, sizes, strict=True))
-    return sheet.opacity >= 0.999 and not gaps and not sheet.filter.blur and not transparent(sheet.rendition.hash)
+    return (
+        sheet.opacity >= 0.999
+        and not _has_gaps(sheet)
+        and not sheet.filter.blur
+        and not transparent(sheet.rendition.hash)
+    )

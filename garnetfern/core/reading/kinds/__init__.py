@@ -1,5 +1,7 @@
 """The kinds of situation. A module here names one: ORDER, its place among them; AT_HAND, whether it is
-read with every edit, not only when it has settled; and `found(site, page, screen)`.
+read with every edit, not only when it has settled; and `found(site, page, screen)`. INSTEAD_OF names the kind that is
+not read where a complete check reads this one. With READ false only whether the words fit is looked at there;
+that is looked at where LAYS says that words are laid out otherwise.
 """
 
 import sys

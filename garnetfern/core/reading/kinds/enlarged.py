@@ -7,7 +7,7 @@ from ...resolve.lengths import Viewport
 from ...resolve.moment import Moment
 from ..situation import Situation
 
-ORDER, AT_HAND = 6, False
+ORDER, AT_HAND, LAYS = 6, False, True
 FACTOR = 2.0
 
 

@@ -7,7 +7,7 @@ from ...resolve.lengths import Viewport
 from ...resolve.moment import Moment
 from ..situation import Situation
 
-ORDER, AT_HAND = 11, False
+ORDER, AT_HAND, LAYS = 11, False, True
 
 
 def found(_: Site, page: Page, screen: Screen) -> Iterator[Situation]:

@@ -7,7 +7,7 @@ from ...resolve.lengths import Viewport
 from ...resolve.moment import Moment
 from ..situation import Situation
 
-ORDER, AT_HAND = 0, True
+ORDER, AT_HAND, LAYS = 0, True, True
 
 
 def found(_: Site, __: Page, screen: Screen) -> Iterator[Situation]:

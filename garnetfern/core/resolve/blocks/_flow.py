@@ -1,10 +1,11 @@
 """Words that flow and break into lines."""
 
-import math
-
 from ...document import Block
+from ..box import Box, around
+from ..lengths import ceiled
 from ..lettering import capitalised
 from ..lines import set_lines
+from ..records import BlockRecord
 from ..shape import Setting, shape
 from ._place import SetWords, WordRoom
 
@@ -19,12 +20,14 @@ def natural_width(block: Block, setting: Setting) -> float:
     return max((ceiled(shape(text, setting).width) for text in wording(block).split("\n")), default=0.0)
 
 
-def ceiled(width: float) -> float:
-    """A width as the next layout unit that holds it, px."""
-    return math.ceil(width * 64 - 1e-6) / 64
-
-
 def set_words(block: Block, setting: Setting, room: WordRoom) -> SetWords:
     """One line under the other."""
     lines, missing = set_lines(wording(block), setting, room.line_height, room.width, room.align, room.left, room.top)
     return SetWords(lines, missing, sum(line.height for line in lines))
+
+
+def targets(block: Block, words: BlockRecord, ascent: float, descent: float) -> tuple[Box, ...]:
+    """Where it is a link all of its lines together, as high as the font's own ascent and descent."""
+    if not block.link or not words.lines:
+        return ()
+    return (around(Box(line.x, line.baseline - ascent, line.width, ascent + descent) for line in words.lines),)

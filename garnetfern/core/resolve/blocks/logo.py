@@ -1,5 +1,5 @@
 """The words of a logo."""
 
-from ._flow import natural_width, set_words, wording
+from ._flow import natural_width, set_words, targets, wording
 
-__all__ = ["natural_width", "set_words", "wording"]
+__all__ = ["natural_width", "set_words", "targets", "wording"]

@@ -3,11 +3,11 @@
 import math
 
 from ...document import Block
-from ..lengths import layout_unit
+from ..box import Box
+from ..lengths import ceiled, layout_unit
 from ..lettering import capitalised
-from ..records import Line
+from ..records import BlockRecord, Line
 from ..shape import Setting, shape
-from ._flow import ceiled
 from ._place import SetWords, WordRoom
 
 GAP = 1.5
@@ -60,3 +60,8 @@ def set_words(block: Block, setting: Setting, room: WordRoom) -> SetWords:
             x += widths[n] + gap
     missing = "".join(s.missing for s in shaped)
     return SetWords(tuple(lines), missing, len(rows) * height + (len(rows) - 1) * row_gap)
+
+
+def targets(_: Block, words: BlockRecord, *__: float) -> tuple[Box, ...]:
+    """Each entry."""
+    return tuple(Box(line.x, line.top, line.width, line.height) for line in words.lines)
