@@ -17,10 +17,8 @@
   let frame = $state<HTMLIFrameElement>();
   let page = $state.raw<Document | null>(null);
   let flashing = $state(false);
-  /** The letter that is pointed at, where it falls short, and the spot. */
-  let tip = $state.raw<{ x: number; y: number; found: NonNullable<ReturnType<typeof letterAt>> } | null>(
-    null,
-  );
+  /** Where the pointer rests: in px of the screen's window, and of its page. */
+  let pointer = $state.raw<{ x: number; y: number; down: number; across: number } | null>(null);
   const here = $derived(
     sight.situation
       ? findings.met.filter((r) => r.screen === screen.id)
@@ -28,6 +26,11 @@
           (r) => r.screen === screen.id && !r.missing && r.pointed === sight.pointed && there(r),
         ),
   );
+  /** The letter that is pointed at, where it falls short: also when that is only found under a pointer that rests. */
+  const tip = $derived.by(() => {
+    const found = pointer && sight.marked ? letterAt(here, pointer.across, pointer.down) : null;
+    return found && pointer && { x: pointer.x * scale, y: pointer.y * scale, found };
+  });
   const sequences = $derived(selection.areas.flatMap((a) => (a.backdrop.layers ?? []).filter(isSequence)));
   const films = $derived(selection.areas.flatMap((a) => (a.backdrop.layers ?? []).filter(isFilm)));
   const members = $derived(
@@ -63,7 +66,7 @@
       drag.move(event, scale);
       point(inner, event);
     });
-    inner.addEventListener('pointerleave', () => (tip = null));
+    inner.addEventListener('pointerleave', () => (pointer = null));
     inner.addEventListener('pointerup', () => (dragged = drag.up()));
     inner.addEventListener('pointercancel', () => drag.cancel());
     for (const name of ['keydown', 'keyup'])
@@ -73,11 +76,11 @@
       });
   }
 
-  /** Tell the ground and the ratio of a marked letter under the pointer. */
+  /** Remember where the pointer rests, so that the ground of the letter beneath it can be told. */
   function point(inner: Document, event: PointerEvent): void {
     const { scrollX, scrollY } = inner.defaultView ?? { scrollX: 0, scrollY: 0 };
-    const found = sight.marked ? letterAt(here, event.clientX + scrollX, event.clientY + scrollY) : null;
-    tip = found ? { x: event.clientX * scale, y: event.clientY * scale, found } : null;
+    const [x, y] = [event.clientX, event.clientY];
+    pointer = { x, y, across: x + scrollX, down: y + scrollY };
   }
 
   function loaded(): void {
