@@ -2,9 +2,12 @@
 
 import numpy as np
 import pytest
+from hypothesis import given
+from hypothesis import strategies as st
 
 from garnetfern.core.colour.notation import parse_colour
 from garnetfern.core.document import ImageLayer
+from garnetfern.core.draw.neighbours import between, clamped, rounded_down, wrapped
 from garnetfern.core.draw.paint import paint_backdrops
 from garnetfern.core.draw.sample import sample
 from garnetfern.core.draw.words import draw_page
@@ -80,6 +83,22 @@ def test_sampling_at_twice_the_size_interpolates_between_neighbours():
     picture = np.array([[[0, 0, 0], [160, 160, 160]]], dtype=np.uint8)
     row = sample(picture, (4, 1), (0, 0), (0, 0, 4, 1))[0, :, 0]
     assert row.tolist() == [0, 40, 120, 160]
+
+
+@given(
+    size=st.tuples(st.integers(1, 40), st.integers(1, 30)),
+    channels=st.sampled_from([3, 4]),
+    drawn=st.tuples(st.floats(1, 90), st.floats(1, 90)),
+    start=st.tuples(st.floats(-50, 50), st.floats(-50, 50)),
+    repeats=st.booleans(),
+    region=st.tuples(st.integers(-60, 60), st.integers(-60, 60), st.integers(1, 50), st.integers(1, 50)),
+)
+def test_what_lies_between_is_rounded_down_alike_however_it_is_computed(size, channels, drawn, start, repeats, region):
+    picture = np.random.default_rng(7).integers(0, 256, (size[1], size[0], channels)).astype(np.uint8)
+    along = wrapped if repeats else clamped
+    across, down = (along(size[n], drawn[n], start[n], region[n], region[2 + n], exact=False) for n in (0, 1))
+    want = between(picture, across, down).astype(np.uint8)
+    assert np.array_equal(rounded_down(picture, across, down), want)
 
 
 def test_shrinking_far_takes_means_and_not_single_pixels():

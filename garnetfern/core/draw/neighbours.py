@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+import cv2
 import numpy as np
 from numpy.typing import NDArray
 
@@ -55,3 +56,43 @@ def between(picture: NDArray[np.uint8], across: Neighbours, down: Neighbours) ->
     rows = rows0 + (rows1 - rows0) * down.part[:, None, None]
     left, right = rows[:, across.low - lo], rows[:, across.high - lo]
     return np.asarray(left + (right - left) * across.part[None, :, None], dtype=np.float32)
+
+
+MOST_AT_ONCE = 32_000
+"""OpenCV takes no more px along an axis."""
+
+
+def _places(axis: Neighbours) -> tuple[int, int, NDArray[np.float32]] | None:
+    """First of the pixels along an axis, how many from there on (those past the last go on at the first), and where
+    among them each px lies; None where neighbours are not next to each other, or the parts are no sixteenths."""
+    first, last = int(axis.low.min()), int(axis.low.max())
+    same = axis.high == axis.low
+    after = axis.high == axis.low + 1
+    around = (axis.low == last) & (axis.high == 0)
+    if not (same | after | around).all() or not np.equal(axis.part * FRACTIONS % 1, 0).all():
+        return None
+    part = np.where(same, np.float32(0), axis.part)
+    return first, last + 2 - first, (axis.low - first + part).astype(np.float32)
+
+
+def _cut(picture: NDArray[np.uint8], first: int, count: int, axis: int, more: int) -> NDArray[np.uint8]:
+    """So many pixels along an axis; where it has fewer, `more` of its first are set behind its last."""
+    there = picture[first : first + count] if axis == 0 else picture[:, first : first + count]
+    if there.shape[axis] == count or not more:
+        return there
+    return np.concatenate([there, picture[:more] if axis == 0 else picture[:, :more]], axis=axis)
+
+
+def rounded_down(picture: NDArray[np.uint8], across: Neighbours, down: Neighbours) -> NDArray[np.uint8]:
+    """What lies `between`, rounded down to whole levels. Height x width x channels."""
+    wide, high = _places(across), _places(down)
+    if wide is None or high is None or max(wide[1], high[1], len(across.low), len(down.low)) > MOST_AT_ONCE:
+        return between(picture, across, down).astype(np.uint8)
+    near = _cut(_cut(picture, high[0], high[1], 0, 1), wide[0], wide[1], 1, 1)
+    shape = len(down.low), len(across.low)
+    x = np.ascontiguousarray(np.broadcast_to(wide[2], shape))
+    y = np.ascontiguousarray(np.broadcast_to(high[2][:, None], shape))
+    # sixteenths of sixteenths are whole numbers in steps of 1/256 of a level
+    fine = near.astype(np.uint16) << 8
+    found = np.asarray(cv2.remap(fine, x, y, cv2.INTER_LINEAR, borderMode=cv2.BORDER_REPLICATE), dtype=np.uint16)
+    return (found >> 8).astype(np.uint8).reshape(*shape, picture.shape[2])

@@ -10,7 +10,7 @@ from numpy.typing import NDArray
 from ..cache import Cache
 from ..resolve.box import round_half_up
 from ..resolve.sheets import FilmSheet, ImageSheet, Rendition
-from .neighbours import between, clamped, wrapped
+from .neighbours import between, clamped, rounded_down, wrapped
 from .tiles import cell_of, halved, spaced
 
 Region = tuple[int, int, int, int]
@@ -51,8 +51,9 @@ def sample(
         else wrapped(picture.shape[1 - n], repeats, start[n], first, length, exact)
         for n, first, length in ((0, left, width), (1, top, height))
     )
-    blended = between(picture, across, down)
-    return (np.rint(blended) if one_way else blended).astype(np.uint8)
+    if one_way:
+        return np.rint(between(picture, across, down)).astype(np.uint8)
+    return rounded_down(picture, across, down)
 
 
 def bilinear(picture: Picture, drawn: Pair, start: Pair, region: Region) -> Picture:

@@ -8,10 +8,10 @@ from numpy.typing import NDArray
 
 from ..draw.sample import Region
 from ..resolve.box import Box
-from .ring import LEVELS, Levels, enough_pixels, patch_side
+from .ring import LEVELS, Levels, Ring, patch_side
 
-Ring = tuple[int, int, int, int, Levels]
-"""A letter's ring on the page: the letter's index in the wording, its line, the ring's left and top, its levels."""
+Placed = tuple[int, int, int, int, Ring]
+"""A letter on the page: its index in the wording, its line, its left and top, its ring."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -85,40 +85,36 @@ def _region(boxes: NDArray[np.int32], margin: int) -> Region:
     return left, top, right - left, foot - top
 
 
-def plan_of(rings: Sequence[Ring], size: float) -> Plan:
-    """The plan of letters with these rings; `size` is that of the letters, px."""
-    there = [ring for ring in rings if ring[4].any()]
+def plan_of(letters: Sequence[Placed], size: float) -> Plan:
+    """The plan of these letters; `size` is theirs, px."""
+    there = [letter for letter in letters if letter[4].total]
     if not there:
-        return Plan(**{**vars(NOTHING), "faint": len(rings)})
-    boxes = np.array([(left, top, r.shape[1], r.shape[0]) for _, _, left, top, r in there], dtype=np.int32)
+        return Plan(**{**vars(NOTHING), "faint": len(letters)})
+    rings = [ring for *_, ring in there]
+    boxes = np.array([(left + r.left, top + r.top, r.width, r.height) for _, _, left, top, r in there], dtype=np.int32)
     # what lies further away is in no patch
     region = _region(boxes, patch_side(size) // 2 + 1)
     width, height = region[2], region[3]
-    inner: dict[int, tuple[NDArray[np.int32], Levels, int]] = {}
-    rows = []
-    for _, _, left, top, ring in there:
-        if id(ring) not in inner:
-            y, x = np.nonzero(ring)
-            inner[id(ring)] = ((y * width + x).astype(np.int32), ring[y, x], enough_pixels(ring))
-        places, levels, _ = inner[id(ring)]
-        rows.append((places + np.int32((top - region[1]) * width + left - region[0]), levels))
-    longest = max(len(places) for places, _ in rows)
-    places = np.full((len(rows), longest), width * height, dtype=np.int32)
-    levels = np.zeros((len(rows), longest), dtype=np.uint8)
-    for n, (there_, level) in enumerate(rows):
-        places[n, : len(there_)] = there_
-        levels[n, : len(level)] = level
+    inner = {id(ring): ring.rows * np.int32(width) + ring.columns for ring in rings}
+    firsts = (boxes[:, 1] - region[1]) * width + boxes[:, 0] - region[0]
+    longest = max(len(ring.levels) for ring in rings)
+    places = np.full((len(rings), longest), width * height, dtype=np.int32)
+    levels = np.zeros((len(rings), longest), dtype=np.uint8)
+    for n, (ring, first) in enumerate(zip(rings, firsts, strict=True)):
+        count = len(ring.levels)
+        np.add(inner[id(ring)], first, out=places[n, :count])
+        levels[n, :count] = ring.levels
     marked = np.zeros(width * height + 1, dtype=bool)
     marked[places[levels > LEVELS // 2]] = True
     return Plan(
         region,
-        np.array([ring[0] for ring in there], dtype=np.int32),
-        np.array([ring[1] for ring in there], dtype=np.int32),
+        np.array([index for index, *_ in there], dtype=np.int32),
+        np.array([line for _, line, *_ in there], dtype=np.int32),
         boxes,
         places,
         levels,
-        levels.sum(axis=1, dtype=np.int64).astype(np.float32),
-        max(enough for _, _, enough in inner.values()),
+        np.array([ring.total for ring in rings], dtype=np.float32),
+        max(ring.enough for ring in rings),
         np.flatnonzero(marked).astype(np.int32),
-        len(rings) - len(there),
+        len(letters) - len(there),
     )

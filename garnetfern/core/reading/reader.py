@@ -22,8 +22,8 @@ from .halving import least_at
 from .kinds import AT_HAND
 from .letters import Reading, judge, unread, worst_ratio
 from .parts import edge_readings
-from .plan import Plan, Ring, plan_of
-from .ring import Levels, grown, ring_radius
+from .plan import Placed, Plan, plan_of
+from .ring import Ring, ring_of, ring_radius
 from .situation import Situation
 from .situations import situations
 from .way import worst_place
@@ -50,15 +50,14 @@ class Reader:
     def _planned(self, block: BlockRecord) -> Plan:
         radius = ring_radius(block.size)
         hollow = block.stroke.width if block.stroke is not None and block.stroke.hollow else None
-        rings: list[Ring] = []
+        rings: list[Placed] = []
         for number, line in enumerate(block.lines):
             for cluster, left, top, mask in self.glyphs.letters(line, hollow):
-                dx, dy, ring = self._ring(mask, radius)
-                rings.append((line.start + cluster, number, left - mask.left + dx, top - mask.top + dy, ring))
+                rings.append((line.start + cluster, number, left, top, self._ring(mask, radius)))
         return plan_of(rings, block.size)
 
-    def _ring(self, mask: Mask, radius: float) -> tuple[int, int, Levels]:
-        return self.cache.get("ring", (mask, radius), lambda: grown(mask, radius))
+    def _ring(self, mask: Mask, radius: float) -> Ring:
+        return self.cache.get("ring", (mask, radius), lambda: ring_of(mask, radius))
 
     def read(
         self,

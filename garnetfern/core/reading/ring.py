@@ -7,6 +7,7 @@ what about 90 % of it reaches, without a jump where one pixel more or less is co
 """
 
 import math
+from dataclasses import dataclass
 
 import cv2
 import numpy as np
@@ -42,8 +43,43 @@ def patch_side(size: float) -> int:
     return 2 * round_half_up((side - 1) / 2) + 1
 
 
+@dataclass(frozen=True, eq=False)
+class Ring:
+    """A letter's ring: left and top of its box from the letter's, width and height; the rows and columns of the pixels
+    that it has, and their levels; `total` is the sum of these, and `enough` pixels hold all that its figure needs."""
+
+    left: int
+    top: int
+    width: int
+    height: int
+    rows: NDArray[np.int32]
+    columns: NDArray[np.int32]
+    levels: Levels
+    total: int
+    enough: int
+
+
+def ring_of(mask: Mask, radius: float) -> Ring:
+    """The ring of a letter. A letter that covers nothing has one without pixels."""
+    left, top, levels = grown(mask, radius)
+    rows, columns = np.nonzero(levels)
+    there = levels[rows, columns]
+    height, width = levels.shape
+    return Ring(
+        left - mask.left,
+        top - mask.top,
+        width,
+        height,
+        rows.astype(np.int32),
+        columns.astype(np.int32),
+        there,
+        int(there.sum(dtype=np.int64)),
+        enough_pixels(there),
+    )
+
+
 def grown(mask: Mask, radius: float) -> tuple[int, int, Levels]:
-    """The ring of a letter: left and top from the pen, and its levels. A letter that covers nothing has none."""
+    """A letter's ring as a picture: left and top from the pen, and its levels."""
     reach = math.ceil(radius)
     peak = float(mask.coverage.max(initial=0.0)) or 1.0
     ink = np.clip((mask.coverage / peak - LEAST_INK) / (FULL_INK - LEAST_INK), 0, 1)

@@ -135,7 +135,7 @@ class WidthRun:
         one, other = self._looks[low], self._looks[high]
         first, last = one.ratios.get(block), other.ratios.get(block)
         span = high - low
-        if span <= 1 or first is None and last is None:
+        if span <= 1 or (first is None and last is None):
             return True
         if first is None or last is None:
             return False

@@ -1,6 +1,7 @@
 """The boxes of a page at one viewport: bands stack, columns share a width, blocks stack with gaps."""
 
-from dataclasses import replace
+from collections.abc import Hashable
+from dataclasses import dataclass, replace
 from typing import Any
 
 from ..colour.notation import parse_colour
@@ -200,11 +201,19 @@ _UNPAINTED: Any = {
 """What of a page does not move its boxes: changes of it are what people make most, while they look."""
 
 
-def _bands(site: Site, shown: Page, viewport: Viewport, fonts: FontBook, plain: bool) -> tuple[BandRecord, ...]:
-    """The bands of a page that is free of exceptions, one under the other; kept by all that moves their boxes."""
+@dataclass(frozen=True, eq=False)
+class Shown:
+    """A page as it is on a screen, without exceptions. `key`: everything about it that moves its boxes."""
+
+    page: Page
+    key: tuple[Hashable, ...]
+
+
+def shown_on(site: Site, page: Page, screen: str) -> Shown:
+    """A page on one of the site's screens."""
+    shown = page_on(page, screen)
     pictures = tuple(picture_size(site, b) for b in shown.blocks() if b.assets())
-    key = (shown.model_dump_json(exclude=_UNPAINTED), site.language, pictures, viewport, plain)
-    return fonts.laid.get("bands", key, lambda: _laid_out(site, shown, viewport, fonts, plain))
+    return Shown(shown, (shown.model_dump_json(exclude=_UNPAINTED), site.language, pictures))
 
 
 def _laid_out(site: Site, shown: Page, viewport: Viewport, fonts: FontBook, plain: bool) -> tuple[BandRecord, ...]:
@@ -219,13 +228,21 @@ def _laid_out(site: Site, shown: Page, viewport: Viewport, fonts: FontBook, plai
     return tuple(bands)
 
 
+def lay_out(site: Site, shown: Shown, viewport: Viewport, fonts: FontBook, plain: bool = False) -> PageRecord:
+    """The boxes of a page on the screen that stands for this viewport, without any backdrop; kept by all that moves
+    them."""
+    book = fonts.of(site)
+    key = (shown.key, viewport, plain)
+    bands = book.laid.get("bands", key, lambda: _laid_out(site, shown.page, viewport, book, plain))
+    height = max(bands[-1].outer.bottom if bands else 0.0, viewport.height)
+    base = parse_colour(shown.page.backdrop.base) if shown.page.backdrop.base else WHITE
+    return PageRecord(shown.page.id, viewport.width, height, base, bands)
+
+
 def lay_out_page(
     site: Site, page: Page, viewport: Viewport, fonts: FontBook, plain: bool = False
 ) -> tuple[Page, PageRecord]:
     """The page as it is on the screen that stands for this viewport, and its boxes, without any backdrop. `plain`: the
     files of fonts have not come."""
-    shown = page_on(page, screen_for(site.screens, viewport.width).id)
-    bands = _bands(site, shown, viewport, fonts.of(site), plain)
-    height = max(bands[-1].outer.bottom if bands else 0.0, viewport.height)
-    base = parse_colour(shown.backdrop.base) if shown.backdrop.base else WHITE
-    return shown, PageRecord(page.id, viewport.width, height, base, bands)
+    shown = shown_on(site, page, screen_for(site.screens, viewport.width).id)
+    return shown.page, lay_out(site, shown, viewport, fonts, plain)

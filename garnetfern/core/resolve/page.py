@@ -3,13 +3,13 @@
 from dataclasses import replace
 
 from ..colour.notation import parse_colour
-from ..document import Asset, Backdrop, Block, Column, ImageLayer, Join, Page, Site
+from ..document import Asset, Backdrop, Block, Column, ImageLayer, Join, Page, Site, screen_for
 from .book import FontBook
 from .box import Box
 from .entrance import AT_REST, arrivals, arriving_band
 from .image import Room, choose_rendition, layer_room, shown_width
 from .layers import LayerPlace, resolve_layer
-from .layout import lay_out_page
+from .layout import Shown, lay_out, shown_on
 from .lengths import Scale, Viewport
 from .moment import Moment
 from .painting import painting
@@ -18,6 +18,9 @@ from .plate import resolve_plate
 from .records import AreaRecord, BandRecord, PageRecord
 from .serving import ServingRange, serving_range
 from .sheets import ColourSheet, ImageSheet, Rendition, Sheet
+
+ANY = Viewport(0, 0)
+"""Stands for every viewport."""
 
 LAYING = ("pointed", "enlarged", "plain", "spaced", "printed")
 """The members of a moment that the document answers to: what is said and laid out differs with them."""
@@ -82,23 +85,33 @@ class Windows:
     def __init__(self, site: Site, page: Page, fonts: FontBook) -> None:
         self.site, self.page, self.fonts = site, page, fonts.of(site)
         self._laid: dict[int, tuple[Page, PageRecord, dict[str, Box]]] = {}
+        self._shown: dict[tuple[Moment, str], Shown] = {}
         self._met: dict[Moment, tuple[Page, PageRecord]] = {}
 
     def laid_at(self, moment: Moment) -> tuple[Page, PageRecord]:
         """The page as it is at a moment, and its layout."""
         counted = moment.of(LAYING)
         if counted not in self._met:
-            page = counted.page(self.page)
-            self._met[counted] = lay_out_page(self.site, page, moment.viewport, self.fonts, counted.plain)
+            shown = self._shown_at(counted)
+            record = lay_out(self.site, shown, moment.viewport, self.fonts, counted.plain)
+            self._met[counted] = shown.page, record
         return self._met[counted]
+
+    def _shown_at(self, moment: Moment) -> Shown:
+        screen = screen_for(self.site.screens, moment.viewport.width).id
+        key = moment.at(ANY), screen
+        if key not in self._shown:
+            self._shown[key] = shown_on(self.site, moment.page(self.page), screen)
+        return self._shown[key]
 
     def laid_out(self, span: ServingRange) -> tuple[Page, PageRecord, dict[str, Box]]:
         """The page at the widest viewport that pictures of the range are made for, and its areas' boxes."""
         if span.least not in self._laid:
             viewport = Viewport(span.fit, span.height)
-            shown, record = lay_out_page(self.site, self.page, viewport, self.fonts)
-            boxes = {area.id: area.box for area, _ in bare_areas(shown, record, viewport)}
-            self._laid[span.least] = (shown, record, boxes)
+            shown = self._shown_at(Moment(viewport))
+            record = lay_out(self.site, shown, viewport, self.fonts)
+            boxes = {area.id: area.box for area, _ in bare_areas(shown.page, record, viewport)}
+            self._laid[span.least] = (shown.page, record, boxes)
         return self._laid[span.least]
 
     def needed(self, area_id: str, layer: ImageLayer, span: ServingRange) -> tuple[ImageLayer, float] | None:
