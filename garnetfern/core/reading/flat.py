@@ -1,10 +1,11 @@
 """Words on one plain colour: their ratio is known without painting their letters' ground."""
 
-from ..colour.spaces import level_luminance
+from ..colour.spaces import Pixels, level_luminance
 from ..draw.paint import blank, paint_area
 from ..draw.sample import Sampler
 from ..resolve.box import Box
 from ..resolve.records import BlockRecord, PageRecord
+from ..resolve.sheets import ColourSheet
 from .ground import Around
 from .letters import ratio_map
 
@@ -33,13 +34,21 @@ def flat_ratio(
     room = block.box.grown(MARGIN * block.size + 2)
     if there.above:
         return None
+    colours: list[tuple[object, ...]] = []
     for layer in there.beneath:
-        colours = all(s.FLAT and _holds(s.box, room) for s in layer.sheets)
-        if layer.area is None or layer.area.plate is not None or not colours:
+        if layer.area is None or layer.area.plate is not None:
             return None
-    spot = (int(block.box.x + block.box.width / 2), int(block.box.y + block.box.height / 2), 1, 1)
-    canvas = blank(page, spot)
-    for layer in there.beneath:
-        if layer.area is not None:
-            paint_area(canvas, layer.area, layer.sheets, spot, pictures)
-    return float(ratio_map(canvas, level_luminance(canvas), block.fill, block.size)[0, 0])
+        sheets = [s for s in layer.sheets if isinstance(s, ColourSheet) and _holds(s.box, room)]
+        if len(sheets) < len(layer.sheets):
+            return None
+        colours.append((layer.area.kind, *((s.id, s.opacity, s.blend, s.colour) for s in sheets)))
+
+    def painted() -> Pixels:
+        spot = (int(block.box.x + block.box.width / 2), int(block.box.y + block.box.height / 2), 1, 1)
+        canvas = blank(page, spot)
+        for layer in there.beneath:
+            if layer.area is not None:
+                paint_area(canvas, layer.area, layer.sheets, spot, pictures)
+        return ratio_map(canvas, level_luminance(canvas), block.fill, block.size)
+
+    return float(pictures.kept("flat", (page.base, block.fill, tuple(colours)), painted)[0, 0])

@@ -1,7 +1,7 @@
 """The sheets that layers become. Everything is in CSS px from the page's top left corner."""
 
 from dataclasses import dataclass, field, replace
-from typing import ClassVar, Literal
+from typing import Literal
 
 from ..colour.notation import Rgba
 from ..document.layers import BlendMode
@@ -29,9 +29,6 @@ class Rendition:
 class Sheet:
     """What a layer became: something that is painted into `box`, at an opacity, mixed in by a blend mode."""
 
-    FLAT: ClassVar[bool] = False
-    """Whether it is one colour all over its box."""
-
     id: str
     box: Box
     opacity: float = field(default=1.0, kw_only=True)
@@ -49,8 +46,6 @@ class Sheet:
 @dataclass(frozen=True)
 class ColourSheet(Sheet):
     """A colour over `box`."""
-
-    FLAT = True
 
     colour: Rgba
 
