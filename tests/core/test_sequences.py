@@ -240,8 +240,8 @@ def test_moments_of_a_page_share_their_layout(monkeypatch):
     from garnetfern.core.resolve import page as resolving
 
     calls = []
-    real = resolving.lay_out_page
-    monkeypatch.setattr(resolving, "lay_out_page", lambda *given: calls.append(given) or real(*given))
+    real = resolving.lay_out
+    monkeypatch.setattr(resolving, "lay_out", lambda *given: calls.append(given) or real(*given))
     file = one_banner(turns(DARK, LIGHT))
     met = Met(file.site, file.site.pages[0], FONTS)
     records = [met.at(Moment(VIEW, time=time)) for time in (0, 2.5, 4, 5.5)]

@@ -1,7 +1,7 @@
 """The document: a site with pages, bands, columns and joins, and the backdrops behind them."""
 
 from collections.abc import Callable, Iterator
-from typing import Any, Literal, cast
+from typing import Any, Literal, TypeVar, cast
 
 from pydantic import Field
 
@@ -141,6 +141,18 @@ class Page(Model):
 Area = Page | Join | Band | Column | Block
 
 
+Part = TypeVar("Part", bound=Model)
+
+
+def _mapped(whole: Part, name: str, change: Callable[[Any], Any]) -> Part:
+    """A part of a page with each item of one of its members put through `change`; itself where none is another then."""
+    items = getattr(whole, name)
+    changed = tuple(map(change, items))
+    if all(new is old for new, old in zip(changed, items, strict=True)):
+        return whole
+    return whole.model_copy(update={name: changed})
+
+
 def each_backdrop(page: Page, change: Callable[[str, Backdrop], Backdrop]) -> Page:
     """The page with every backdrop put through `change`, which gets the area's id too."""
 
@@ -151,19 +163,18 @@ def each_backdrop(page: Page, change: Callable[[str, Backdrop], Backdrop]) -> Pa
     def block_changed(block: Block) -> Block:
         if block.plate is None:
             return block
-        plate = block.plate.model_copy(update={"backdrop": change(block.id, block.plate.backdrop)})
-        return block.model_copy(update={"plate": plate})
+        backdrop = change(block.id, block.plate.backdrop)
+        if backdrop is block.plate.backdrop:
+            return block
+        return block.model_copy(update={"plate": block.plate.model_copy(update={"backdrop": backdrop})})
 
     def column_changed(column: Column) -> Column:
-        blocks = tuple(map(block_changed, column.blocks))
-        return cast(Column, changed(column.model_copy(update={"blocks": blocks})))
+        return cast(Column, changed(_mapped(column, "blocks", block_changed)))
 
     def band_changed(band: Band) -> Band:
-        columns = tuple(map(column_changed, band.columns))
-        return cast(Band, changed(band.model_copy(update={"columns": columns})))
+        return cast(Band, changed(_mapped(band, "columns", column_changed)))
 
-    update = {"bands": tuple(map(band_changed, page.bands)), "joins": tuple(map(changed, page.joins))}
-    return cast(Page, changed(page.model_copy(update=update)))
+    return cast(Page, changed(_mapped(_mapped(page, "bands", band_changed), "joins", changed)))
 
 
 def with_backdrop(page: Page, area_id: str, backdrop: Backdrop) -> Page:
@@ -174,11 +185,10 @@ def with_backdrop(page: Page, area_id: str, backdrop: Backdrop) -> Page:
 def each_block(page: Page, change: Callable[[Block], Block]) -> Page:
     """The page with every block put through `change`."""
 
-    def band_changed(band: Band) -> Band:
-        columns = (c.model_copy(update={"blocks": tuple(map(change, c.blocks))}) for c in band.columns)
-        return band.model_copy(update={"columns": tuple(columns)})
+    def column_changed(column: Column) -> Column:
+        return _mapped(column, "blocks", change)
 
-    return page.model_copy(update={"bands": tuple(map(band_changed, page.bands))})
+    return _mapped(page, "bands", lambda band: _mapped(band, "columns", column_changed))
 
 
 def pointed_at(page: Page, share: float = 1.0) -> Page:
@@ -213,7 +223,7 @@ def page_on(page: Page, screen: str | None) -> Page:
     if screen is None:
         return page
     shown = each_block(each_backdrop(page, lambda _, backdrop: _on(backdrop, screen)), lambda block: block.on(screen))
-    return shown.model_copy(update={"bands": tuple(at_screen(band, screen) for band in shown.bands)})
+    return _mapped(shown, "bands", lambda band: at_screen(band, screen))
 
 
 class SavedGradient(Model):

@@ -84,7 +84,7 @@ def paint_area(canvas: Bytes, area: AreaRecord, sheets: Sequence[Sheet], region:
         if found is not None:
             rows, columns, part = found
             base = group(sheets[:1], part, pictures) if sheets and sheets[0].id == "base" else None
-            stack = group(sheets, part, pictures)
+            stack = base if base is not None and len(sheets) == 1 else group(sheets, part, pictures)
             plate = framed(area.plate, area.box.snapped(), base, stack, part, pictures.kept)
             _lay(canvas[rows, columns], plate * np.float32(area.opacity))
     elif needs_group(area, sheets):

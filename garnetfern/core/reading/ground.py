@@ -28,6 +28,12 @@ class Layer:
     sheets: tuple[Sheet, ...] = ()
     words: BlockRecord | None = None
 
+    def touches(self, room: Box) -> bool:
+        """Whether it may paint something in a room."""
+        if self.words is not None:
+            return words_touch(self.words, room)
+        return self.area is not None and self.area.touches(room)
+
 
 def all_sheets(area: AreaRecord) -> tuple[Sheet, ...]:
     """All that are there."""
@@ -80,8 +86,8 @@ class Front:
 
 @dataclass(frozen=True, eq=False)
 class Ground:
-    """The pixels of a region without the letters' own colour; `fronts`: what has become of that colour, where something
-    is painted over it."""
+    """The pixels of a region without the letters' own colour; `fronts`: what has become of that colour in those lines
+    over which something is painted."""
 
     behind: Bytes
     fronts: tuple[Front, ...] = ()
@@ -100,15 +106,22 @@ class Painter:
         elif layer.words is not None:
             paint_around(canvas, layer.words, region, self.glyphs)
 
-    def _rows(self, number: int) -> tuple[int, int] | None:
-        """From which row of the region to which the patches of a line's letters reach."""
+    def _room(self, number: int) -> Box | None:
+        """As far as the patches of a line's letters reach."""
         boxes = self.plan.boxes[self.plan.line == number]
         if not len(boxes):
             return None
-        margin = patch_side(self.block.size) // 2 + 1
-        first = max(0, int(boxes[:, 1].min()) - margin - self.plan.region[1])
-        last = int((boxes[:, 1] + boxes[:, 3]).max()) + margin - self.plan.region[1]
-        return first, min(last, self.plan.region[3])
+        left, top = (int(v) for v in boxes[:, :2].min(axis=0))
+        right, foot = (int(v) for v in (boxes[:, :2] + boxes[:, 2:]).max(axis=0))
+        return Box(left, top, right - left, foot - top).grown(patch_side(self.block.size) // 2 + 1)
+
+    def _rows(self, number: int) -> tuple[int, int] | None:
+        """From which row of the region to which that is."""
+        room = self._room(number)
+        if room is None:
+            return None
+        top, height = self.plan.region[1], self.plan.region[3]
+        return max(0, int(room.y) - top), min(int(room.bottom) - top, height)
 
     def _shadowed(self) -> bool:
         """Whether a shadow of the words falls on their own letters."""
@@ -136,15 +149,17 @@ class Painter:
         canvas = blank(self.page, region)
         for layer in there.beneath:
             self._paint(canvas, layer, region)
-        if not there.above and not self._shadowed():
+        shadowed = self._shadowed()
+        if not there.above and not shadowed:
             paint_around(canvas, block, region, self.glyphs)
             return Ground(canvas)
         fronts: list[Front] = []
         for number, line in enumerate(block.lines):
             for pixels, part in self._parts(canvas, fronts):
                 paint_beneath(pixels, block, line, part, self.glyphs)
-            rows = self._rows(number)
-            if rows is not None:
+            room, rows = self._room(number), self._rows(number)
+            changed = room is not None and (shadowed or any(layer.touches(room) for layer in there.above))
+            if rows is not None and changed:
                 pixels = canvas[rows[0] : rows[1]].copy()
                 ink(pixels, letters_colour(block))
                 part = (region[0], region[1] + rows[0], region[2], len(pixels))

@@ -147,12 +147,16 @@ def letter_ratios(block: BlockRecord, plan: Plan, ground: Ground, light: Pixels 
         return plain_ratios(block, plan, behind, light)
     found = np.empty(plan.count, dtype=np.float32)
     whole = np.full(light.shape, NOWHERE, dtype=np.float32)
+    free = np.ones(plan.count, dtype=bool)
     for front in ground.fronts:
         chosen = plan.line == front.line
+        free &= ~chosen
         part = np.s_[front.top : front.top + len(front.pixels)]
         whole[part] = _front_ratios(light[part], front, block.size)
         some = plan.only(chosen)
         found[chosen] = figures(_taken(whole, some), some.levels, some.totals, some.most)
+    if free.any():
+        found[free] = plain_ratios(block, plan.only(free), behind, light)
     return found
 
 
@@ -179,12 +183,10 @@ def unread(
     return Reading(block.id, situation, None, required, 0.0, 0.0, None, (), block.doubts + faint(plan.faint), away)
 
 
-def judge(
-    block: BlockRecord, plan: Plan, ground: Ground, situation: str, level: Requirement, enlarged: float = 1.0
-) -> Reading:
-    """The reading of a block whose letters stand on `ground`, the pixels of the plan's region."""
+def judge(block: BlockRecord, plan: Plan, ground: Ground, level: Requirement, enlarged: float = 1.0) -> Reading:
+    """The reading of a block whose letters stand on `ground`, the pixels of the plan's region, in no situation yet."""
     if not plan.count:
-        return unread(block, plan, situation, level, enlarged)
+        return unread(block, plan, "", level, enlarged)
     required = required_ratio(block.size / enlarged, block.weight, level)
     light = level_luminance(ground.behind)
     ratios = letter_ratios(block, plan, ground, light)
@@ -209,7 +211,7 @@ def judge(
     worst = described(int(np.argmin(ratios)))
     return Reading(
         block.id,
-        situation,
+        "",
         worst.ratio,
         required,
         1 - len(short) / plan.count,

@@ -81,9 +81,11 @@ class Reader:
             return unread(block, shown, name, level, enlarged, away=plan.count > 0)
 
         def judged() -> Reading:
-            return judge(block, shown, self._ground(page, block, shown, there), name, level, enlarged)
+            return judge(block, shown, self._ground(page, block, shown, there), level, enlarged)
 
-        return self.cache.get("reading", (block, there, page.base, sight, name, level, enlarged), judged)
+        # it is the same in every situation that has this ground
+        found = self.cache.get("reading", (block, there, page.base, sight, level, enlarged), judged)
+        return replace(found, situation=name)
 
     def _ground(self, page: PageRecord, block: BlockRecord, plan: Plan, there: Around) -> Ground:
         return Painter(page, block, plan, self.pictures, self.glyphs).ground(there)

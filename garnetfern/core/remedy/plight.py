@@ -1,10 +1,11 @@
 """Words in their situations, and a change tried on them: what every remedy is judged by."""
 
+import math
 from collections.abc import Callable, Iterator
 from dataclasses import replace
 from functools import cached_property
 
-from ..colour.contrast import is_light
+from ..colour.contrast import is_light, required_ratio
 from ..document import Area, Asset, Block, ImageLayer, Page, Site, each_block, with_backdrop
 from ..reading import Reader, Reading, Situation, situations
 from ..resolve.records import BlockRecord, PageRecord
@@ -37,10 +38,23 @@ class Trial:
         words = next((b for b in self.record(situation).blocks() if b.id == self.plight.block.id), None)
         return self._read(situation, words) if words is not None and words.lines else None
 
+    def share(self, situation: Situation) -> float:
+        """How far the words are from what is required in a situation, as `quotient` tells it of their reading; without
+        all the rest that a reading says. Infinite where they are not to be seen."""
+        if situation.until is not None or situation.scrolls:
+            reading = self.reading(situation)
+            return math.inf if reading is None else quotient(reading)
+        record = self.record(situation)
+        words = next((b for b in record.blocks() if b.id == self.plight.block.id), None)
+        if words is None or not words.lines:
+            return math.inf
+        ratio = self.plight.reader.ratio(record, words)
+        required = required_ratio(words.size / situation.moment.enlarged, words.weight, self.plight.site.requirement)
+        return math.inf if ratio is None else ratio / required
+
     def meets(self, situation: Situation, spare: float = 1.0) -> bool:
         """Whether the words reach what is required in a situation, `spare` times."""
-        reading = self.reading(situation)
-        return reading is None or quotient(reading) >= spare
+        return self.share(situation) >= spare
 
     def suffices(self) -> bool:
         """Whether the words can be read in every situation; those that were worst are looked at first."""
@@ -48,9 +62,9 @@ class Trial:
 
     def worst(self) -> tuple[Reading, Situation] | None:
         """The reading of the words that is furthest from what is required, and its situation."""
-        pairs = ((self.reading(s), s) for s in self.plight.order)
-        found = [(r, s) for r, s in pairs if r is not None]
-        return min(found, key=lambda pair: quotient(pair[0]), default=None)
+        found = min(self.plight.order, key=self.share, default=None)
+        reading = None if found is None else self.reading(found)
+        return None if found is None or reading is None else (reading, found)
 
     def readings(self) -> Iterator[Reading]:
         """Every block of words of the page in every situation."""

@@ -5,14 +5,13 @@ from collections.abc import Callable, Sequence
 
 from ..document import Page
 from ..reading import Situation
-from .plight import Plight, Trial, quotient
+from .plight import Plight, Trial
 
 FINE = 0.002
 ROUNDED = 1.005
 """To spare everywhere: browsers round to whole levels layer by layer."""
 APPROXIMATE = 1.025
 """To spare where browsers blur and blend by approximation: what they paint differs by so much at the most."""
-STEPS = 8
 Make = Callable[[float], Page]
 
 
@@ -39,6 +38,25 @@ def narrowed(far: Callable[[float], float], low: float, high: float, fine: float
             low, below = guess, there
         halve = high - low > width / 2
     return high
+
+
+def _somewhere(far: Callable[[float], float], low: float, high: float) -> float | None:
+    """A value above `low` that meets: `high` as a rule, since most changes help the more the stronger they are. Where
+    it goes too far, the quarters of the way, and what lies round the best of all."""
+    seen: dict[float, float] = {}
+
+    def first(shares: Sequence[float]) -> float | None:
+        for share in shares:
+            seen[share] = far(low + (high - low) * share)
+            if seen[share] >= 1:
+                return low + (high - low) * share
+        return None
+
+    found = first((1.0, 0.25, 0.5, 0.75))
+    if found is not None:
+        return found
+    best = max(seen, key=lambda share: seen[share])
+    return first([share for share in (best - 0.125, best + 0.125) if share < 1])
 
 
 def rounded_up(value: float, step: float) -> float:
@@ -73,16 +91,11 @@ def least(
     for situation in order:
 
         def far(value: float, situation: Situation = situation) -> float:
-            reading = trial(value).reading(situation)
-            return 21.0 if reading is None else min(21.0, quotient(reading) / needs[situation.id])
+            return min(21.0, trial(value).share(situation) / needs[situation.id])
 
-        def meets(value: float, far: Callable[[float], float] = far) -> bool:
-            return far(value) >= 1
-
-        if meets(best):
+        if far(best) >= 1:
             continue
-        rungs = [high, *(low + (high - low) * n / STEPS for n in range(1, STEPS))]
-        found = next((r for r in rungs if r > best and meets(r)), None)
+        found = _somewhere(far, best, high)
         if found is None:
             return None
         best = narrowed(far, best, found, FINE * (high - low))
