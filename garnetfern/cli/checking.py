@@ -13,7 +13,6 @@ from ..core.css import bundle_files
 from ..core.css.bundle import STANDARD
 from ..core.document import site_schema
 from ..core.draw.words import draw_page
-from ..core.reading import Reader
 from ..core.resolve.lengths import Viewport
 from ..core.resolve.moment import Moment
 from ..core.resolve.page import resolve_page
@@ -37,7 +36,7 @@ from ..service.views.report import (
 )
 from ..service.views.vouching import notes_on
 from ..store.files import write_whole
-from .common import OnOption, SiteArgument, app, fail, on_day, opened, page_of, painted, progress, telling
+from .common import OnOption, SiteArgument, app, fail, on_day, opened, page_of, painted, progress, reader_of, telling
 from .parallel import Wanted, check_at_once, look_at
 from .reading import own_page, told
 
@@ -72,8 +71,7 @@ def check(
         fail(f"--html goes with a stylesheet; {file} is none.")
     found, unread = own_page([file], html) if own else (opened(file), [])
     site = on_day(demanding(found.site, require), on)
-    pictures = MemoryPictures(found.pictures)
-    reader = Reader(found.book(shipped_fonts()), pictures)
+    reader, pictures = reader_of(found)
     say = progress()
     pages = composed(site)
     if jobs > 1 and len(pages) > 1 and not own:
@@ -129,7 +127,7 @@ def render(
 ) -> None:
     """Draw a page as a PNG, as high as it is, as it is met at a time; without one at rest."""
     found = opened(file)
-    reader = Reader(found.book(shipped_fonts()), MemoryPictures(found.pictures))
+    reader, _ = reader_of(found)
     record = resolve_page(found.site, page_of(found.site, page), Moment(Viewport(width, height), time=at), reader.fonts)
     region = (0, 0, width, min(20_000, round(record.height)))
     pixels = draw_page(record, region, reader.pictures, reader.glyphs)

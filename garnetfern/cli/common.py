@@ -10,10 +10,14 @@ from typing import Annotated, NoReturn
 
 import typer
 
+from ..core.cache import Cache
 from ..core.document import Page, Site
 from ..core.errors import DocumentError, GarnetfernError
+from ..core.limits import MB
 from ..core.placement import site_on
+from ..core.reading import Reader
 from ..fonts import shipped_fonts
+from ..service.files.memory import MemoryPictures
 from ..service.files.site_file import SiteFile, unpack_site_file
 from ..service.views.report import Progress
 from ..store import refusal_of
@@ -56,6 +60,16 @@ def telling(what: object) -> Iterator[None]:
     except OSError as error:
         refusal = refusal_of(error)
         fail(f"{what}: {refusal.message if refusal and not error.filename else error.strerror or error}.")
+
+
+KEPT = 256 * MB
+"""So many bytes of what was decoded and computed one check keeps."""
+
+
+def reader_of(found: SiteFile) -> tuple[Reader, MemoryPictures]:
+    """A reader of a site file that was opened, and its pictures."""
+    pictures = MemoryPictures(found.pictures, Cache(KEPT))
+    return Reader(found.book(shipped_fonts()), pictures, pictures.cache), pictures
 
 
 def opened(file: Path) -> SiteFile:

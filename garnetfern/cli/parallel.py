@@ -9,10 +9,8 @@ from pathlib import Path
 from ..core.colour.contrast import Requirement
 from ..core.document import Site
 from ..core.reading import Reader
-from ..fonts import shipped_fonts
-from ..service.files.memory import MemoryPictures
 from ..service.views.report import Pages, Progress, Row, check_site, composed, demanding, fit_rows, run_over_widths
-from .common import on_day, opened
+from .common import on_day, opened, reader_of
 
 
 @dataclass(frozen=True)
@@ -28,7 +26,7 @@ class Wanted:
         """The site as it is checked, and a reader on its pictures."""
         found = opened(self.file)
         site = on_day(demanding(found.site, self.require), self.on)
-        return Reader(found.book(shipped_fonts()), MemoryPictures(found.pictures)), site
+        return reader_of(found)[0], site
 
 
 @dataclass

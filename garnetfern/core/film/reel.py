@@ -21,7 +21,7 @@ CODECS = ("h264", "hevc", "vp8", "vp9", "av1", "libdav1d", "mpeg4", "mjpeg", "pr
 """Decoders that are let at a film; others are told."""
 LOOKS = 6
 """At so many places of a film frames are decoded when it comes in."""
-AT_HAND = 128 * limits.MB
+AT_HAND = 64 * limits.MB
 """So many bytes of frames that were decoded last stay at hand: moments are asked for to and fro."""
 NEAR = 1.0
 """A frame so far ahead is reached by decoding on; a later one by seeking, s."""

@@ -24,6 +24,11 @@ class MemoryPictures:
         self._films: dict[str, tuple[Path, int, int]] = {}
         self._stills = FilmStills(shared_room().films, self._film)
 
+    @property
+    def cache(self) -> Cache:
+        """Where they are kept: with it a reader keeps what it computes within the same bound."""
+        return self._cache
+
     def pixels(self, rendition: Rendition) -> Picture:
         """The decoded picture, sRGB."""
         return self._cache.get("pixels", rendition, lambda: decode_rendition(self.file(rendition)))
