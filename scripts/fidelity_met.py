@@ -9,6 +9,7 @@ import json
 import sys
 import time
 from collections.abc import Iterator
+from dataclasses import asdict, replace
 from datetime import UTC, datetime
 from itertools import count, pairwise
 from pathlib import Path
@@ -19,18 +20,18 @@ from playwright.sync_api import Browser
 HOUSE = Path(__file__).resolve().parent.parent
 sys.path.insert(0, str(HOUSE))
 
-from garnetfern.core.document import Asset  # noqa: E402
-from garnetfern.core.picture.decode import load  # noqa: E402
-from garnetfern.core.picture.look import look_of  # noqa: E402
 from garnetfern.core.reading import Reader  # noqa: E402
 from garnetfern.core.reading.widths import FIRST, LAST, WidthRun  # noqa: E402
-from garnetfern.core.remedy.remedies import Remedies  # noqa: E402
+from garnetfern.core.remedy.mend import mend  # noqa: E402
 from garnetfern.demo import demo_site_file  # noqa: E402
 from garnetfern.fonts import shipped_fonts  # noqa: E402
 from garnetfern.service.files.memory import MemoryPictures  # noqa: E402
 from tests.referee.banners import Sample, generate  # noqa: E402
 from tests.referee.browser import chromium  # noqa: E402
-from tests.referee.met import generate_met, met, open_met, seen_ratio  # noqa: E402
+from tests.referee.met import generate_met, met  # noqa: E402
+from tests.referee.own_fonts import own_book  # noqa: E402
+from tests.referee.photographs import photographed  # noqa: E402
+from tests.referee.remedied import colours_of, reader_of, search_of, tried  # noqa: E402
 
 TARGET = HOUSE / "docs" / "fidelity-situations.md"
 KEPT = HOUSE / ".stamps" / "fidelity-situations.json"
@@ -65,43 +66,44 @@ def triples(browser: Browser, wanted: int) -> Rows:
     return rows
 
 
-def _colours(sample: Sample) -> Any:
-    known = {hash_: tuple(s.colour for s in look_of(load(data)).colours) for hash_, data in sample.originals.items()}
-
-    def colours(asset: Asset) -> tuple[str, ...]:
-        return known[asset.hash]
-
-    return colours
+def _pages() -> Iterator[tuple[int, Sample]]:
+    """Banners over drawn pictures and over photographs that the application has never seen, in turn."""
+    for n in count():
+        yield n, (photographed(200 + n) if n % 2 else generate(20_000 + n))
 
 
 def remedied(browser: Browser, wanted: int) -> Rows:
-    """For so many pages whose words fall short: every remedy, measured where its reading is worst."""
+    """For so many pages whose words fall short: every remedy, measured where its reading is worst; on every fifth also
+    what they keep of the picture; every tenth is mended as a whole and looked at in every situation."""
     rows: Rows = []
     pages = 0
-    for seed in count(20_000):
+    for seed, sample in _pages():
         if pages >= wanted:
             return rows
-        sample = generate(seed)
-        site, page = sample.site, sample.site.pages[0]
-        reader = Reader(shipped_fonts(), MemoryPictures(sample.originals))
-        block = next(b for b in page.blocks())
-        if block.lettering.hollow:
+        reader = reader_of(sample, own_book())
+        search = search_of(reader, sample)
+        if search is None:
             continue
-        search = Remedies(reader, site, page, block, _colours(sample))
-        if not search.plight.short:
-            continue
+        for one in tried(browser, reader, sample.site, search, pages % 5 == 0):
+            row = {"kind": "none"} if one is None else asdict(one)
+            rows.append({**row, "page": seed})
+            _said(f"{pages + 1} of {wanted} pages, {len(rows)} remedies")
+        if pages % 10 == 0:
+            rows.append({"page": seed, **_mended(browser, reader, sample)})
         pages += 1
-        for remedy in search:
-            if not remedy.meets:
-                rows.append({"page": seed, "kind": "none", "core": 0.0, "seen": 0.0, "required": 1.0, "kept": 0.0})
-                continue
-            opened = open_met(browser, reader, site, remedy.page, remedy.situation)
-            seen = seen_ratio(opened, block.id) or 0.0
-            opened.close()
-            row = {"page": seed, "kind": remedy.kind, "core": remedy.worst.ratio, "seen": seen}
-            rows.append(row | {"required": remedy.worst.required, "kept": remedy.kept})
-            _said(f"{pages} of {wanted} pages, {len(rows)} remedies")
     return rows
+
+
+def _mended(browser: Browser, reader: Reader, sample: Sample) -> dict[str, Any]:
+    """A page mended as a whole: how many readings were looked at in the browser, how many fall short there."""
+    done = mend(reader, sample.site, sample.site.pages[0], colours_of(sample))
+    pages = (done.page, *sample.site.pages[1:])
+    mended = replace(sample, site=sample.site.model_copy(update={"pages": pages}))
+    seen = list(met(browser, mended, book=own_book()))
+    left = {block.id for block in done.left}
+    short = [m for m in seen if m.seen < m.required and m.name.rsplit(", ", 1)[1] not in left]
+    least = min((m.seen / m.required for m in short), default=1.0)
+    return {"kind": "mended", "readings": len(seen), "short": len(short), "least": least, "left": len(left)}
 
 
 def widths(wanted: int) -> Rows:
@@ -160,7 +162,10 @@ def report(found: dict[str, Any]) -> list[str]:
             own = [r["off"] for r in rows["rows"] if r["kind"] == kind]
             lines.append(f"| {kind} | {len(own)} | {_share(sum(o <= 0.02 for o in own), len(own))} | {max(own):.2%} |")
     if rows := found.get("remedied"):
-        real = [r for r in rows["rows"] if r["kind"] != "none"]
+        real = [r for r in rows["rows"] if r["kind"] not in ("none", "mended")]
+        whole = [r for r in rows["rows"] if r["kind"] == "mended"]
+        off = sorted(abs(r["kept"] - r["seen_kept"]) for r in real if r["seen_kept"] is not None)
+        shorts = sum(r["short"] for r in whole)
         low = [1 - r["seen"] / r["required"] for r in real if r["seen"] < r["required"]]
         pages = {r["page"] for r in rows["rows"]}
         lines += ["", f"## Remedies ({rows['date']})", "", "| what | measured | wanted |", "|---|---|---|"]
@@ -170,6 +175,11 @@ def report(found: dict[str, Any]) -> list[str]:
             f"| meet what is required in the browser | {_share(len(real) - len(low), len(real))} | 100 % |",
             f"| largest shortfall | {max(low, default=0):.2%} | 0 |",
             f"| pages for which none was found | {sum(r['kind'] == 'none' for r in rows['rows'])} | |",
+            f"| what is kept of the picture, in percent: compared, largest difference | {len(off)}, "
+            f"{max(off, default=0):.2f} | 1 |",
+            "| pages mended as a whole, their readings in every situation, of these short in the browser | "
+            f"{len(whole)}, {sum(r['readings'] for r in whole)}, {shorts} | 0 |",
+            f"| the least of these, of what is required | {min((r['least'] for r in whole), default=1):.2%} | |",
         ]
         lines += ["", "| kind | offered | keeps of the picture, median |", "|---|---|---|"]
         for kind in sorted({r["kind"] for r in real}):

@@ -1,6 +1,6 @@
 """Readings in every situation beside the browser's: the page is met there as a visitor meets it.
 
-Missing pictures are really not there, the page is really scrolled, less motion is really asked for. What lies under the
+Missing pictures and fonts are really not there, the page is really scrolled, less motion is really asked for. What lies under the
 pointer, half-way to it, or larger letters are emitted as the page that has them at rest: no pointer is over everything.
 """
 
@@ -16,11 +16,13 @@ from playwright.sync_api import Browser
 from garnetfern.core.css import bundle_files
 from garnetfern.core.document import Page, Site, read_site
 from garnetfern.core.reading import KINDS, Reader, Situation, situations
+from garnetfern.core.resolve.book import FontBook
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 
 from .banners import Sample, generate
 from .browser import HIDDEN, Opened, Part, pixels
+from .compare import without_fonts
 from .measure import letter_ratios
 
 
@@ -109,6 +111,8 @@ def open_met(browser: Browser, reader: Reader, site: Site, page: Page, situation
     files = bundle_files(shown, reader.fonts, reader.pictures._source.file)  # type: ignore[attr-defined]
     if situation.moment.missing:
         files = {name: data for name, data in files.items() if not name.startswith("pictures/")}
+    if situation.moment.plain:
+        files = without_fonts(shown, files, reader.fonts)
     moves = any(getattr(x, "attachment", "scroll") != "scroll" for a in page.areas() for x in a.backdrop.layers)
     opened = (InSight if moves and not situation.moment.missing else Opened)(browser, files)
     if situation.moment.less_motion:
@@ -135,10 +139,14 @@ def _places(reader: Reader, site: Site, page: Page, s: Situation) -> Iterator[tu
 
 
 def met(
-    browser: Browser, sample: Sample, wanted: Callable[[Situation], bool] = lambda _: True, blocks: int = 9
+    browser: Browser,
+    sample: Sample,
+    wanted: Callable[[Situation], bool] = lambda _: True,
+    blocks: int = 9,
+    book: FontBook | None = None,
 ) -> Iterator[Met]:
     """Every block of the sample's page in every wanted situation."""
-    reader = Reader(shipped_fonts(), MemoryPictures(sample.originals))
+    reader = Reader((book or shipped_fonts()).with_files(sample.site.fonts), MemoryPictures(sample.originals))
     site, page = sample.site, sample.site.pages[0]
     every = (place for s in situations(site, page, KINDS) if wanted(s) for place in _places(reader, site, page, s))
     for situation, only in every:
