@@ -90,6 +90,7 @@ fidelity: setup ## docs/fidelity*.md, measured in Chromium
 	$(BIN)/python scripts/fidelity_met.py
 	$(BIN)/python scripts/fidelity_moving.py
 	$(BIN)/python scripts/fidelity_fonts.py
+	$(BIN)/python scripts/fidelity_photographs.py
 	GARNETFERN_ALL=1 $(BIN)/pytest -n 2 --dist worksteal tests/referee tests/interface/test_every_size.py
 
 .PHONY: help setup demo test lint types wheel fuzz kills mutants clean screenshots bench fidelity

@@ -189,6 +189,23 @@ def test_between_the_points_nothing_else_happens(demo):
             assert run.at(width).short == looked[below].short
 
 
+def test_each_block_is_looked_at_by_itself_and_none_is_guessed_wrong(demo):
+    page = demo.site.pages[1]
+    reader = reader_of(demo)
+    run = WidthRun(reader, demo.site, page)
+    points = run.run()
+    looked = {width: set(look.ratios) for width, look in run._looks.items()}
+    assert len({frozenset(blocks) for blocks in looked.values()}) > 1, "some widths were looked at for some blocks alone"
+    fresh = WidthRun(reader, demo.site, page)
+    for point in points[:: max(1, len(points) // 12)]:
+        true = fresh.at(point.width)
+        assert [block for block, _, _ in point.ratios] == [block for block, _, _ in true.ratios]
+        assert point.short == true.short
+        assert point.breaks == true.breaks
+        for (block, said, _), (_, is_, _) in zip(point.ratios, true.ratios, strict=True):
+            assert said == pytest.approx(is_, rel=1e-9 if block in looked[point.width] else 0.25), (point.width, block)
+
+
 def test_changes_are_named_from_narrow_to_wide():
     points = [
         Point(320, (("a", 2.0, 3.0),), ()),

@@ -1,7 +1,8 @@
 """Readings in every situation beside the browser's: the page is met there as a visitor meets it.
 
-Missing pictures and fonts are really not there, the page is really scrolled, less motion is really asked for. What lies under the
-pointer, half-way to it, or larger letters are emitted as the page that has them at rest: no pointer is over everything.
+Missing pictures and fonts are really not there, the page is really scrolled, less motion is really asked for. What lies
+under the pointer, half-way to it, or larger letters are emitted as the page that has them at rest: no pointer is over
+everything.
 """
 
 import random
