@@ -83,6 +83,6 @@ def one_banner(*layers: dict[str, Any], **more: Any) -> SiteFile:
     return SiteFile(read_site(document(*layers, **more), shipped_fonts().names()), {})
 
 
-def reader_of(file: SiteFile) -> Reader:
-    """A reader on the pictures of a site file."""
-    return Reader(shipped_fonts(), MemoryPictures(file.pictures))
+def reader_of(file: SiteFile, busy: bool = False) -> Reader:
+    """A reader on the pictures of a site file; `busy`: its readings tell how busy the ground is."""
+    return Reader(shipped_fonts(), MemoryPictures(file.pictures), busy=busy)

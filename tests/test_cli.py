@@ -64,6 +64,7 @@ def test_check_as_json(short):
     body = json.loads(result.stdout)
     assert body["short"] == 9
     assert body["readings"][0]["page"] == "home"
+    assert all(row["busyness"] >= 0 for row in body["readings"])
 
 
 @pytest.mark.parametrize("command", ["check", "emit", "render"])

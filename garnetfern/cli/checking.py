@@ -71,11 +71,11 @@ def check(
         fail(f"--html goes with a stylesheet; {file} is none.")
     found, unread = own_page([file], html) if own else (opened(file), [])
     site = on_day(demanding(found.site, require), on)
-    reader, pictures = reader_of(found)
+    reader, pictures = reader_of(found, as_json)
     say = progress()
     pages = composed(site)
     if jobs > 1 and len(pages) > 1 and not own:
-        checked = check_at_once(Wanted(file, require, on, width_run), pages, jobs, say)
+        checked = check_at_once(Wanted(file, require, on, width_run, as_json), pages, jobs, say)
     else:
         checked = look_at(reader, site, own, width_run, say)
     rows, widths, fit = checked.rows, checked.widths, checked.fit

@@ -66,10 +66,10 @@ KEPT = 256 * MB
 """So many bytes of what was decoded and computed one check keeps."""
 
 
-def reader_of(found: SiteFile) -> tuple[Reader, MemoryPictures]:
-    """A reader of a site file that was opened, and its pictures."""
+def reader_of(found: SiteFile, busy: bool = False) -> tuple[Reader, MemoryPictures]:
+    """A reader of a site file that was opened, and its pictures; `busy`: readings tell how busy the ground is."""
     pictures = MemoryPictures(found.pictures, Cache(KEPT))
-    return Reader(found.book(shipped_fonts()), pictures, pictures.cache), pictures
+    return Reader(found.book(shipped_fonts()), pictures, pictures.cache, busy), pictures
 
 
 def opened(file: Path) -> SiteFile:

@@ -15,18 +15,20 @@ from .common import on_day, opened, reader_of
 
 @dataclass(frozen=True)
 class Wanted:
-    """What is checked: a site file, the level required, a day, and whether every width is looked at."""
+    """What is checked: a site file, the level required, a day, whether every width is looked at, and whether readings
+    tell how busy the ground is."""
 
     file: Path
     require: Requirement | None
     on: datetime | None
     width_run: bool
+    busy: bool = False
 
     def open(self) -> tuple[Reader, Site]:
         """The site as it is checked, and a reader on its pictures."""
         found = opened(self.file)
         site = on_day(demanding(found.site, self.require), self.on)
-        return reader_of(found)[0], site
+        return reader_of(found, self.busy)[0], site
 
 
 @dataclass

@@ -30,7 +30,7 @@ from tests.sites import HEADING, colour_layer, document, image_layer, one_banner
 
 
 def readings(file):
-    reader = reader_of(file)
+    reader = reader_of(file, busy=True)
     return [r for _, found in reader.read_page(file.site, file.site.pages[0]) for r in found]
 
 
@@ -171,6 +171,14 @@ def test_luminance_is_averaged_in_linear_light():
     ground = np.repeat(checks[:, :, None], 3, axis=2)
     ratios = ratio_map(ground, luminance(ground), parse_colour("#000000"), 60)
     assert float(ratios[20, 20]) == pytest.approx((0.5 + 0.05) / 0.05, rel=0.02)
+
+
+def test_busyness_is_told_where_it_is_asked_for():
+    file = one_banner(base="#000000")
+    page = file.site.pages[0]
+    plain = [r for _, found in reader_of(file).read_page(file.site, page) for r in found]
+    assert plain
+    assert {r.busyness for r in plain} == {None}
 
 
 def test_busyness_ignores_what_changes_slowly():

@@ -195,7 +195,9 @@ def test_each_block_is_looked_at_by_itself_and_none_is_guessed_wrong(demo):
     run = WidthRun(reader, demo.site, page)
     points = run.run()
     looked = {width: set(look.ratios) for width, look in run._looks.items()}
-    assert len({frozenset(blocks) for blocks in looked.values()}) > 1, "some widths were looked at for some blocks alone"
+    assert len({frozenset(blocks) for blocks in looked.values()}) > 1, (
+        "some widths were looked at for some blocks alone"
+    )
     fresh = WidthRun(reader, demo.site, page)
     for point in points[:: max(1, len(points) // 12)]:
         true = fresh.at(point.width)

@@ -40,14 +40,15 @@ class Letter:
 
 @dataclass(frozen=True)
 class Reading:
-    """The contrast of a block of words in a situation. `ratio` is None where no letter was measured."""
+    """The contrast of a block of words in a situation. `ratio` is None where no letter was measured, `busyness` where
+    nobody asked for it."""
 
     block: str
     situation: str
     ratio: float | None
     required: float
     share: float
-    busyness: float
+    busyness: float | None
     worst: Letter | None
     short: tuple[Letter, ...]
     doubts: tuple[str, ...] = ()
@@ -180,11 +181,14 @@ def unread(
 ) -> Reading:
     """The reading of a block none of whose letters can be measured; `away`: none of them is on the screen."""
     required = required_ratio(block.size / enlarged, block.weight, level)
-    return Reading(block.id, situation, None, required, 0.0, 0.0, None, (), block.doubts + faint(plan.faint), away)
+    return Reading(block.id, situation, None, required, 0.0, None, None, (), block.doubts + faint(plan.faint), away)
 
 
-def judge(block: BlockRecord, plan: Plan, ground: Ground, level: Requirement, enlarged: float = 1.0) -> Reading:
-    """The reading of a block whose letters stand on `ground`, the pixels of the plan's region, in no situation yet."""
+def judge(
+    block: BlockRecord, plan: Plan, ground: Ground, level: Requirement, enlarged: float = 1.0, busy: bool = False
+) -> Reading:
+    """The reading of a block whose letters stand on `ground`, the pixels of the plan's region, in no situation yet;
+    `busy`: with the busyness of that ground."""
     if not plan.count:
         return unread(block, plan, "", level, enlarged)
     required = required_ratio(block.size / enlarged, block.weight, level)
@@ -215,7 +219,7 @@ def judge(block: BlockRecord, plan: Plan, ground: Ground, level: Requirement, en
         worst.ratio,
         required,
         1 - len(short) / plan.count,
-        busyness_of(light, plan.inked, block.size),
+        busyness_of(light, plan.inked, block.size) if busy else None,
         worst,
         tuple(described(int(n)) for n in short),
         block.doubts + faint(plan.faint),

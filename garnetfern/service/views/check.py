@@ -1,7 +1,7 @@
 """The check: every block of words in every situation, and the answers in plain words."""
 
 from collections.abc import Collection, Mapping
-from typing import Annotated, Literal, TypeVar
+from typing import Annotated, Literal, NotRequired, TypeVar
 
 from pydantic import Field
 from typing_extensions import TypedDict
@@ -29,7 +29,8 @@ class LetterView(TypedDict):
 
 
 class ReadingView(TypedDict):
-    """The reading of a block in a situation. `away`: it has letters, of which none is on the screen."""
+    """The reading of a block in a situation. `away`: it has letters, of which none is on the screen. `busyness` of its
+    ground is told where it was asked for."""
 
     block: str
     situation: str
@@ -47,7 +48,7 @@ class ReadingView(TypedDict):
     away: bool
     vouched: bool
     share: float
-    busyness: float
+    busyness: NotRequired[float]
     worst: LetterView | None
     short: list[LetterView]
     sentence: str
@@ -111,7 +112,7 @@ def floored(ratio: float) -> str:
 
 def reading_view(reading: Reading, situation: Situation) -> ReadingView:
     """A reading for the interface and for --json."""
-    return {
+    view: ReadingView = {
         "block": reading.block,
         "situation": situation.id,
         "name": situation.name,
@@ -128,11 +129,13 @@ def reading_view(reading: Reading, situation: Situation) -> ReadingView:
         "away": reading.away,
         "vouched": reading.vouched,
         "share": round(reading.share, 4),
-        "busyness": round(reading.busyness, 2),
         "worst": None if reading.worst is None else letter_view(reading.worst),
         "short": [letter_view(letter) for letter in reading.short],
         "sentence": sentence(reading),
     }
+    if reading.busyness is not None:
+        view["busyness"] = round(reading.busyness, 2)
+    return view
 
 
 Found = Collection[ReadingView]

@@ -5185,7 +5185,8 @@ export interface components {
         };
         /**
          * ReadingView
-         * @description The reading of a block in a situation. `away`: it has letters, of which none is on the screen.
+         * @description The reading of a block in a situation. `away`: it has letters, of which none is on the screen. `busyness` of its
+         *     ground is told where it was asked for.
          */
         ReadingView: {
             /** Block */
@@ -5232,7 +5233,7 @@ export interface components {
             /** Share */
             share: number;
             /** Busyness */
-            busyness: number;
+            busyness?: number;
             worst: components["schemas"]["LetterView"] | null;
             /** Short */
             short: components["schemas"]["LetterView"][];
