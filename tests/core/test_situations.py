@@ -208,6 +208,17 @@ def test_each_block_is_looked_at_by_itself_and_none_is_guessed_wrong(demo):
             assert said == pytest.approx(is_, rel=1e-9 if block in looked[point.width] else 0.25), (point.width, block)
 
 
+def test_words_that_some_screens_do_not_have_are_said_of_no_width_there():
+    both = [{**HEADING, "id": "all"}, {**HEADING, "id": "wide", "screens": {"phone": {"visible": False}}}]
+    fade = {"stops": [{"colour": "#20302a"}, {"colour": "#f4efe4"}], "angle": 90}
+    file = one_banner({"kind": "gradient", "id": "fade", "name": "Fade", "gradient": fade}, blocks=both)
+    run = WidthRun(reader_of(file), file.site, file.site.pages[0])
+    said = {point.width: [block for block, _, _ in point.ratios] for point in run.run()}
+    least = next(s.least for s in file.site.screens if s.id == "tablet")
+    assert {tuple(blocks) for width, blocks in said.items() if width < least} == {("all",)}
+    assert {tuple(blocks) for width, blocks in said.items() if width >= least} == {("all", "wide")}
+
+
 def test_changes_are_named_from_narrow_to_wide():
     points = [
         Point(320, (("a", 2.0, 3.0),), ()),

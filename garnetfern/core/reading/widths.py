@@ -179,7 +179,10 @@ class WidthRun:
             yield Point(width, tuple((block, *ratio) for block, ratio in found), breaks)
 
     def _at(self, block: str, width: int, seen: list[int]) -> Ratio | None:
-        """A block's ratio at a width, where it was not looked at from what it is at the next widths where it was."""
+        """A block's ratio at a width, where it was not looked at from what it is at the next widths where it was; None
+        where it is not to be seen."""
+        if block not in self._looks[width].breaks:
+            return None
         n = bisect_left(seen, width)
         high = seen[min(n, len(seen) - 1)]
         after = self._looks[high].ratios[block]
