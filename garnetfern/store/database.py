@@ -8,6 +8,7 @@ from typing import Any
 
 from peewee import SqliteDatabase
 
+from .connection import Connection
 from .migrations import NAMES, migrate
 from .opening import inspect, keep_before, rehearse, room_for
 from .trouble import FolderError
@@ -19,9 +20,9 @@ class Database(SqliteDatabase):
     """A database that knows its connections, one for each thread, so that all of them can be closed."""
 
     def __init__(self, *arguments: Any, **named: Any) -> None:
-        self._all: list[sqlite3.Connection] = []
+        self._all: list[Connection] = []
         self._counting = threading.Lock()
-        super().__init__(*arguments, **named)
+        super().__init__(*arguments, factory=Connection, **named)
 
     def _connect(self) -> Any:
         connection = super()._connect()  # type: ignore[misc]
@@ -35,14 +36,17 @@ class Database(SqliteDatabase):
             super().rollback()
 
     def close_all(self) -> None:
-        """Fold the write-ahead log into the file and close every connection."""
+        """Fold the write-ahead log into the file and close every connection, after the statement that runs on it: what
+        goes on in other threads is told that it is closed."""
         with suppress(Exception):
             self.execute_sql("PRAGMA wal_checkpoint(TRUNCATE)")
         self.close()
         with self._counting:
             for connection in self._all:
-                with suppress(sqlite3.Error):
-                    connection.close()
+                # one that is busy for longer ends with the process
+                if connection.gate.shut():
+                    with suppress(sqlite3.Error):
+                        connection.close()
             self._all.clear()
 
 
