@@ -5,7 +5,6 @@ from ..draw.paint import blank, paint_area
 from ..draw.sample import Sampler
 from ..resolve.box import Box
 from ..resolve.records import BlockRecord, PageRecord
-from ..resolve.sheets import ColourSheet
 from .ground import Around
 from .letters import ratio_map
 
@@ -38,10 +37,10 @@ def flat_ratio(
     for layer in there.beneath:
         if layer.area is None or layer.area.plate is not None:
             return None
-        sheets = [s for s in layer.sheets if isinstance(s, ColourSheet) and _holds(s.box, room)]
-        if len(sheets) < len(layer.sheets):
+        found = [(s.id, s.opacity, s.blend, s.flat()) for s in layer.sheets if _holds(s.box, room)]
+        if len(found) < len(layer.sheets) or any(colour is None for *_, colour in found):
             return None
-        colours.append((layer.area.kind, *((s.id, s.opacity, s.blend, s.colour) for s in sheets)))
+        colours.append((layer.area.kind, *found))
 
     def painted() -> Pixels:
         spot = (int(block.box.x + block.box.width / 2), int(block.box.y + block.box.height / 2), 1, 1)

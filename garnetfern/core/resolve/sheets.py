@@ -34,6 +34,10 @@ class Sheet:
     opacity: float = field(default=1.0, kw_only=True)
     blend: BlendMode = field(default="normal", kw_only=True)
 
+    def flat(self) -> Rgba | None:
+        """Its colour, where it is one colour all over its box."""
+        return None
+
     def pictures(self) -> tuple["ImageSheet", ...]:
         """The pictures that it is made of, lowest first; they are there only once they have come."""
         return ()
@@ -48,6 +52,10 @@ class ColourSheet(Sheet):
     """A colour over `box`."""
 
     colour: Rgba
+
+    def flat(self) -> Rgba | None:
+        """That colour."""
+        return self.colour
 
 
 @dataclass(frozen=True)
