@@ -75,12 +75,12 @@ def _places(axis: Neighbours) -> tuple[int, int, NDArray[np.float32]] | None:
     return first, last + 2 - first, (axis.low - first + part).astype(np.float32)
 
 
-def _cut(picture: NDArray[np.uint8], first: int, count: int, axis: int, more: int) -> NDArray[np.uint8]:
-    """So many pixels along an axis; where it has fewer, `more` of its first are set behind its last."""
+def _cut(picture: NDArray[np.uint8], first: int, count: int, axis: int) -> NDArray[np.uint8]:
+    """So many pixels along an axis; where it has one fewer, its first is set behind its last."""
     there = picture[first : first + count] if axis == 0 else picture[:, first : first + count]
-    if there.shape[axis] == count or not more:
+    if there.shape[axis] == count:
         return there
-    return np.concatenate([there, picture[:more] if axis == 0 else picture[:, :more]], axis=axis)
+    return np.concatenate([there, picture[:1] if axis == 0 else picture[:, :1]], axis=axis)
 
 
 def rounded_down(picture: NDArray[np.uint8], across: Neighbours, down: Neighbours) -> NDArray[np.uint8]:
@@ -88,7 +88,7 @@ def rounded_down(picture: NDArray[np.uint8], across: Neighbours, down: Neighbour
     wide, high = _places(across), _places(down)
     if wide is None or high is None or max(wide[1], high[1], len(across.low), len(down.low)) > MOST_AT_ONCE:
         return between(picture, across, down).astype(np.uint8)
-    near = _cut(_cut(picture, high[0], high[1], 0, 1), wide[0], wide[1], 1, 1)
+    near = _cut(_cut(picture, high[0], high[1], 0), wide[0], wide[1], 1)
     shape = len(down.low), len(across.low)
     x = np.ascontiguousarray(np.broadcast_to(wide[2], shape))
     y = np.ascontiguousarray(np.broadcast_to(high[2][:, None], shape))
