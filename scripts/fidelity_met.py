@@ -30,7 +30,7 @@ from tests.referee.banners import Sample, generate  # noqa: E402
 from tests.referee.browser import chromium  # noqa: E402
 from tests.referee.met import generate_met, met  # noqa: E402
 from tests.referee.own_fonts import own_book  # noqa: E402
-from tests.referee.photographs import photographed  # noqa: E402
+from tests.referee.photographs import photographed, taking_turns  # noqa: E402
 from tests.referee.remedied import colours_of, reader_of, search_of, tried  # noqa: E402
 
 TARGET = HOUSE / "docs" / "fidelity-situations.md"
@@ -67,9 +67,9 @@ def triples(browser: Browser, wanted: int) -> Rows:
 
 
 def _pages() -> Iterator[tuple[int, Sample]]:
-    """Banners over drawn pictures and over photographs that the application has never seen, in turn."""
+    """Banners over drawn pictures, and over photographs that the application has never seen, at rest and in turns."""
     for n in count():
-        yield n, (photographed(200 + n) if n % 2 else generate(20_000 + n))
+        yield n, (generate(20_000 + n), photographed(200 + n), taking_turns(n))[n % 3]
 
 
 def remedied(browser: Browser, wanted: int) -> Rows:

@@ -2,7 +2,9 @@
 
 import io
 import re
+import shutil
 import tempfile
+import weakref
 from collections.abc import Iterator
 from contextlib import contextmanager
 from pathlib import Path
@@ -111,15 +113,16 @@ class Opened:
     """An emitted page in a tab, at a viewport."""
 
     def __init__(self, browser: Browser, files: dict[str, bytes], density: int = 1) -> None:
-        self._folder = tempfile.TemporaryDirectory()
-        root = Path(self._folder.name)
+        self.root = Path(tempfile.mkdtemp())
+        # a test that fails leaves it open: its files go with it, and no other test is blamed
+        self._remove = weakref.finalize(self, shutil.rmtree, self.root, ignore_errors=True)
         for name, data in files.items():
-            target = root / name
+            target = self.root / name
             target.parent.mkdir(parents=True, exist_ok=True)
             target.write_bytes(data)
         self.page: Page = browser.new_page(device_scale_factor=density)
         self.page.set_default_timeout(180_000)
-        self._address = (root / "index.html").as_uri()
+        self._address = (self.root / "index.html").as_uri()
 
     def at(self, width: int, height: int) -> "Opened":
         """Load the page at this viewport."""
@@ -174,7 +177,7 @@ class Opened:
     def close(self) -> None:
         """Close the tab and remove its files."""
         self.page.close()
-        self._folder.cleanup()
+        self._remove()
 
 
 def whole_letters(inks: list[NDArray[np.float32]], every: NDArray[np.float32]) -> list[NDArray[np.float32]]:

@@ -25,6 +25,7 @@ from .banners import Sample, generate
 from .browser import HIDDEN, Opened, Part, pixels
 from .compare import without_fonts
 from .measure import letter_ratios
+from .moments import frozen, sought
 
 
 @dataclass(frozen=True)
@@ -119,6 +120,10 @@ def open_met(browser: Browser, reader: Reader, site: Site, page: Page, situation
     if situation.moment.less_motion:
         opened.page.emulate_media(reduced_motion="reduce")
     opened.at(int(situation.moment.viewport.width), int(situation.moment.viewport.height))
+    if any(x.period() for area in met.areas() for x in area.backdrop.layers):
+        times = {time for _, time in situation.moment.phases} or {situation.moment.time or 0.0}
+        assert len(times) == 1, situation  # what moves is brought to one own time
+        sought(frozen(opened), times.pop())
     if isinstance(opened, InSight):
         opened.tall = int(opened.page.evaluate("document.documentElement.scrollHeight"))
         way = max(0, opened.tall - situation.moment.viewport.height)
@@ -127,10 +132,22 @@ def open_met(browser: Browser, reader: Reader, site: Site, page: Page, situation
     return opened
 
 
+SHARES = (0.0, 0.3, 0.5, 0.7, 1.0)
+"""How far a change has come where the browser is looked at."""
+
+
+def moments_of(situation: Situation) -> Iterator[Situation]:
+    """The moments of a situation at which the browser is looked at: itself, where it is no change of its own accord."""
+    if situation.until is None or situation.scrolls:
+        yield situation
+    else:
+        yield from (situation.on_the_way(share) for share in SHARES)
+
+
 def _places(reader: Reader, site: Site, page: Page, s: Situation) -> Iterator[tuple[Situation, str | None]]:
-    """A situation for all blocks, or, of a whole way, the place where each block is worst."""
+    """A situation for all blocks; moments of a change; of a whole way, the place where each block is worst."""
     if not s.scrolls:
-        yield s, None
+        yield from ((each, None) for each in moments_of(s))
         return
     there = reader.met(site, page)
     for block in [b for b in there.at(s.moment).blocks() if b.words]:

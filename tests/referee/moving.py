@@ -23,8 +23,9 @@ def _member(rng: random.Random, number: int) -> dict[str, Any]:
     return {"layer": {"kind": "gradient", "id": f"member-{number}", "name": "M", "gradient": gradient}, **stay}
 
 
-def generate(seed: int) -> SiteFile:
-    """A banner with a sequence: opaque or not, blended or not, under an overlay, its words in a plate or not."""
+def generate(seed: int, data: bytes | None = None) -> SiteFile:
+    """A banner with a sequence: opaque or not, blended or not, under an overlay, its words in a plate or not. `data`:
+    its picture, where it is not the small one that the sample's is drawn into."""
     rng = random.Random(seed)
     turns = {
         "kind": "sequence",
@@ -42,4 +43,4 @@ def generate(seed: int) -> SiteFile:
     heading = {**HEADING, "plate": {"backdrop": {"base": "#0b1a1480"}}} if rng.random() < 0.3 else HEADING
     plain: dict[str, Any] = document(*below, turns, *above, blocks=[heading])
     plain["name"] = f"Moving {seed}"
-    return with_picture(plain, picture("photo"))
+    return with_picture(plain, data or picture("photo"))

@@ -11,10 +11,11 @@ from typing import Any
 
 from PIL import Image
 
-from garnetfern.core.document import read_site
+from garnetfern.core.document import Site, read_site
 from garnetfern.demo.site import asset
 from garnetfern.fonts import shipped_fonts
 
+from . import moving
 from .banners import Sample
 from .own_fonts import brought, own_sample
 from .stacks import generate_stack
@@ -65,6 +66,14 @@ def _hard(rng: random.Random, lettering: dict[str, Any]) -> None:
     lettering["colour"] = rng.choice(COLOURS)
 
 
+def _lettered(plain: dict[str, Any], rng: random.Random) -> Site:
+    """A site whose words are all set like that."""
+    for band in plain["pages"][0]["bands"]:
+        for block in (block for column in band["columns"] for block in column["blocks"]):
+            _hard(rng, block["lettering"])
+    return read_site(plain, shipped_fonts().names())
+
+
 def photographed(seed: int) -> Sample:
     """The sample of a seed, the same every time: every third has more layers over its photograph."""
     rng = random.Random(77_000 + seed)
@@ -75,7 +84,10 @@ def photographed(seed: int) -> Sample:
     plain["name"] = f"{name} {seed}"
     plain["fonts"] = [entry.model_dump(mode="json") for entry in brought()[0]]
     plain["assets"] = [asset("fern-close", data) | {"id": a["id"], "name": name} for a in plain["assets"]]
-    for band in plain["pages"][0]["bands"]:
-        for block in (block for column in band["columns"] for block in column["blocks"]):
-            _hard(rng, block["lettering"])
-    return replace(sample, site=read_site(plain, shipped_fonts().names()), originals={plain["assets"][0]["hash"]: data})
+    return replace(sample, site=_lettered(plain, rng), originals={plain["assets"][0]["hash"]: data})
+
+
+def taking_turns(seed: int) -> Sample:
+    """The sample of a seed on which that photograph and other pictures and gradients take turns."""
+    file = moving.generate(88_000 + seed, photograph(FILES[seed % len(FILES)]))
+    return Sample(_lettered(file.site.model_dump(mode="json"), random.Random(seed)), file.pictures)

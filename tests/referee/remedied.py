@@ -22,7 +22,7 @@ from garnetfern.service.files.memory import MemoryPictures
 from .banners import Sample
 from .browser import HIDDEN
 from .measure import linear
-from .met import open_met, seen_ratio
+from .met import moments_of, open_met, seen_ratio
 
 Shot = NDArray[np.float32]
 TO_CONE = np.array(
@@ -124,9 +124,12 @@ def tried(
 def _measured(
     browser: Browser, reader: Reader, site: Site, search: Remedies, remedy: Remedy, kept: Kept | None
 ) -> Tried:
-    opened = open_met(browser, reader, site, remedy.page, remedy.situation)
-    seen = seen_ratio(opened, search.plight.block.id) or 0.0
-    opened.close()
+    found = []
+    for moment in moments_of(remedy.situation):
+        opened = open_met(browser, reader, site, remedy.page, moment)
+        found.append(seen_ratio(opened, search.plight.block.id) or 0.0)
+        opened.close()
+    seen = min(found)
     core = remedy.worst.ratio or 0.0
     seen_kept = None if kept is None else kept.of(remedy.page)
     return Tried(site.name, remedy.kind, core, seen, remedy.worst.required, remedy.kept, seen_kept)

@@ -84,17 +84,17 @@
         >
       {:else}<b>{longDay(day)}</b>{/if}
     </p>
-    {#if found && found.bands.length > 0}
-      <Field
-        label="Time zone of the site"
-        hideLabel
-        width="150px"
-        value={found.zone}
-        maxlength={60}
-        note="Whose days rules mean: a name like Europe/London"
-        keep={(zone) => edits.edit({ kind: 'set-zone', zone }, undefined, false)}
-      />
-    {/if}
+    <!-- there from the start, so that nothing moves when the days come -->
+    <Field
+      label="Time zone of the site"
+      hideLabel
+      width="150px"
+      value={found?.zone ?? ''}
+      disabled={!found}
+      maxlength={60}
+      note="Whose days rules mean: a name like Europe/London"
+      keep={(zone) => edits.edit({ kind: 'set-zone', zone }, undefined, false)}
+    />
     <div class="flex items-center">
       <button
         type="button"
@@ -299,6 +299,10 @@
   @container frame (max-width: 900px) {
     .table {
       --names: 120px;
+    }
+    /* each second date stands alone where two would lie on each other */
+    .week:nth-of-type(even) {
+      font-size: 0;
     }
     .below {
       grid-template-columns: minmax(0, 1fr);

@@ -23,6 +23,7 @@
     maxlength?: number;
     placeholder?: string;
     align?: 'left' | 'right';
+    disabled?: boolean;
     /** The name that screen readers tell, where it is another than what is to be seen. */
     name?: string;
   };
@@ -39,6 +40,7 @@
     maxlength = 200,
     placeholder,
     align = 'left',
+    disabled = false,
     name,
   }: Props = $props();
 
@@ -101,6 +103,7 @@
     {id}
     {maxlength}
     {placeholder}
+    {disabled}
     bind:this={input}
     data-kept
     class="field w-full"
