@@ -1,8 +1,9 @@
 """Measure readings in situations, remedies and the run over widths, and write docs/fidelity-situations.md.
 
-Usage: python scripts/fidelity_met.py [TRIPLES] [REMEDIED] [WIDTHS]: how many (page, screen, situation) are compared
-with headless Chromium, for how many failing pages remedies are measured there, for how many pages every width is read.
-A part with 0 is left as it was. Takes about two seconds a triple, ten a remedied page, a minute a page of widths.
+Usage: python scripts/fidelity_met.py [TRIPLES] [REMEDIED] [WIDTHS] [FINE]: how many (page, screen, situation) are
+compared with headless Chromium, for how many failing pages remedies are measured there, for how many pages every width
+is read, how many pages are compared on a screen of two px per CSS px. A part with 0 is left as it was. Takes about two
+seconds a triple, thirty a remedied page, a minute a page of widths, ten a page on fine screens.
 """
 
 import json
@@ -28,7 +29,7 @@ from garnetfern.fonts import shipped_fonts  # noqa: E402
 from garnetfern.service.files.memory import MemoryPictures  # noqa: E402
 from tests.referee.banners import Sample, generate  # noqa: E402
 from tests.referee.browser import chromium  # noqa: E402
-from tests.referee.met import generate_met, met  # noqa: E402
+from tests.referee.met import fine_screens, generate_met, met  # noqa: E402
 from tests.referee.own_fonts import own_book  # noqa: E402
 from tests.referee.photographs import photographed, taking_turns  # noqa: E402
 from tests.referee.remedied import colours_of, reader_of, search_of, tried  # noqa: E402
@@ -104,6 +105,17 @@ def _mended(browser: Browser, reader: Reader, sample: Sample) -> dict[str, Any]:
     short = [m for m in seen if m.seen < m.required and m.name.rsplit(", ", 1)[1] not in left]
     least = min((m.seen / m.required for m in short), default=1.0)
     return {"kind": "mended", "readings": len(seen), "short": len(short), "least": least, "left": len(left)}
+
+
+def fine(browser: Browser, wanted: int) -> Rows:
+    """For so many pages: every reading at rest beside the one that a browser gives on a screen of two px per CSS px."""
+    rows: Rows = []
+    for seed in range(wanted):
+        sample = photographed(300 + seed) if seed % 2 else generate(40_000 + seed)
+        for found in fine_screens(browser, sample, own_book()):
+            rows.append({"page": seed, "core": found.core, "seen": found.seen, "required": found.required})
+        _said(f"{seed + 1} of {wanted} pages on fine screens")
+    return rows
 
 
 def widths(wanted: int) -> Rows:
@@ -198,12 +210,40 @@ def report(found: dict[str, Any]) -> list[str]:
             f"| widths with another verdict than the run says | {other} of {whole} | 0 |",
             f"| worst reading between two looked at, largest difference | {largest:.2%} | |",
         ]
+    if rows := found.get("fine"):
+        lines += _fine_lines(rows)
     return [*lines, ""]
+
+
+def _fine_lines(found: dict[str, Any]) -> list[str]:
+    rows = found["rows"]
+    off = sorted(abs(r["core"] / r["seen"] - 1) for r in rows)
+    over = max(r["core"] / r["seen"] - 1 for r in rows)
+    other = [r for r in rows if (r["core"] >= r["required"]) != (r["seen"] >= r["required"])]
+    least = min((r["seen"] / r["required"] for r in other if r["core"] >= r["required"]), default=1.0)
+    return [
+        "",
+        f"## Two px per CSS px ({found['date']})",
+        "",
+        "Readings are of one px per CSS px. Here the browser is really run on a screen of two, with the pictures that",
+        "it chooses there, and measured by px of that screen. Half of the pages have photographs that were never seen.",
+        "",
+        "| what | measured |",
+        "|---|---|",
+        f"| pages, readings compared | {len({r['page'] for r in rows})}, {len(rows)} |",
+        f"| within 2 %, within 5 % | {_share(sum(o <= 0.02 for o in off), len(off))}, "
+        f"{_share(sum(o <= 0.05 for o in off), len(off))} |",
+        f"| median, 95th percentile, largest difference | {off[len(off) // 2]:.2%}, {off[int(len(off) * 0.95)]:.2%}, "
+        f"{off[-1]:.2%} |",
+        f"| the core says more than is there, at the most | {max(0.0, over):.2%} |",
+        f"| another verdict there, the least of what is required where ours is that it suffices | {len(other)}, "
+        f"{least:.2%} |",
+    ]
 
 
 def main() -> None:
     """Measure what is asked for, keep the figures, write the page."""
-    asked = [int(a) for a in sys.argv[1:]] + [300, 200, 20][len(sys.argv) - 1 :]
+    asked = [int(a) for a in sys.argv[1:]] + [300, 200, 20, 40][len(sys.argv) - 1 :]
     found: dict[str, Any] = json.loads(KEPT.read_text()) if KEPT.exists() else {}
 
     def keep(part: str, rows: Rows) -> None:
@@ -217,6 +257,8 @@ def main() -> None:
             keep("triples", triples(browser, asked[0]))
         if asked[1]:
             keep("remedied", remedied(browser, asked[1]))
+        if asked[3]:
+            keep("fine", fine(browser, asked[3]))
     if asked[2]:
         keep("widths", widths(asked[2]))
 

@@ -104,13 +104,20 @@ def chromium() -> Iterator[Browser]:
         browser.close()
 
 
+def _finer(browser: Browser, density: int) -> Browser:
+    """Another browser, on a screen of so many px per CSS px."""
+    flags = [*FLAGS, f"--force-device-scale-factor={density}"]
+    return browser.browser_type.launch(executable_path=CHROMIUM, args=flags)
+
+
 def pixels(shot: bytes) -> NDArray[np.float32]:
     """A screenshot as an array of RGB, 0..255."""
     return np.asarray(Image.open(io.BytesIO(shot)).convert("RGB"), dtype=np.float32)
 
 
 class Opened:
-    """An emitted page in a tab, at a viewport."""
+    """An emitted page in a tab, at a viewport. With more px per CSS px it is a tab of a browser that was started
+    so: one that is only told to appear so lays px out otherwise. Pictures of it are in px of the screen."""
 
     def __init__(self, browser: Browser, files: dict[str, bytes], density: int = 1) -> None:
         self.root = Path(tempfile.mkdtemp())
@@ -120,14 +127,21 @@ class Opened:
             target = self.root / name
             target.parent.mkdir(parents=True, exist_ok=True)
             target.write_bytes(data)
-        self.page: Page = browser.new_page(device_scale_factor=density)
+        self.density = density
+        self._own = _finer(browser, density) if density != 1 else None
+        self.page: Page = self._own.new_page(no_viewport=True) if self._own else browser.new_page()
         self.page.set_default_timeout(180_000)
         self._address = (self.root / "index.html").as_uri()
 
     def at(self, width: int, height: int) -> "Opened":
         """Load the page at this viewport."""
-        self.page.set_viewport_size({"width": width, "height": height})
+        if self._own is None:
+            self.page.set_viewport_size({"width": width, "height": height})
+        else:
+            size = {"width": width, "height": height, "deviceScaleFactor": 0, "mobile": False}
+            self.page.context.new_cdp_session(self.page).send("Emulation.setDeviceMetricsOverride", size)
         self.page.goto(self._address)
+        assert self.page.evaluate("devicePixelRatio") == self.density
         self.page.evaluate("document.fonts.ready")
         self.page.evaluate(EAGER)
         return self
@@ -177,6 +191,8 @@ class Opened:
     def close(self) -> None:
         """Close the tab and remove its files."""
         self.page.close()
+        if self._own is not None:
+            self._own.close()
         self._remove()
 
 

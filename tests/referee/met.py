@@ -89,14 +89,15 @@ def _part(opened: Opened, letters: list[list[Any]], size: float) -> Part:
 
 
 def seen_ratio(opened: Opened, block: str, sight: tuple[float, float] | None = None) -> float | None:
-    """The worst letter's ratio on a screenshot; with `sight` (top and height) of those on the screen only."""
+    """The worst letter's ratio on a screenshot, by px of the screen; with `sight` (top, height) of those in it only."""
     letters = opened.letters()[block]
     if sight is not None:
         letters = [_whole(letter, *sight) for letter in letters]
     fill, size = opened.lettering(block)
     part = _part(opened, letters, size)
-    moved = [[c, x - part[0], y - part[1], w, h] for c, x, y, w, h in letters]
-    ratios = letter_ratios(opened.styled(HIDDEN, part), opened.ink(block, part), moved, size, fill)
+    k = opened.density
+    moved = [[c, k * (x - part[0]), k * (y - part[1]), k * w, k * h] for c, x, y, w, h in letters]
+    ratios = letter_ratios(opened.styled(HIDDEN, part), opened.ink(block, part), moved, k * size, fill)
     return min((ratio for _, ratio in ratios), default=None)
 
 
@@ -187,6 +188,25 @@ def met(
                 name = f"{site.name}, {situation.name}, {block.id}"
                 yield Met(name, situation.kind, core.ratio, seen, core.required)
         opened.close()
+
+
+def fine_screens(browser: Browser, sample: Sample, book: FontBook, density: int = 2) -> Iterator[Met]:
+    """Every block of the sample's page at rest: the core's reading, and the browser's on a screen of so many px per CSS
+    px."""
+    site, page = sample.site, sample.site.pages[0]
+    reader = Reader(book.with_files(site.fonts), MemoryPictures(sample.originals))
+    opened = Opened(browser, bundle_files(site, reader.fonts, reader.pictures._source.file), density)  # type: ignore[attr-defined]
+    for situation in situations(site, page, {"rest"}):
+        record = reader.resolve(site, page, situation)
+        opened.at(int(situation.moment.viewport.width), int(situation.moment.viewport.height))
+        for block in (b for b in record.blocks() if b.words and b.lines):
+            core = reader.read(record, block, situation, site.requirement)
+            hollow = block.stroke is not None and block.stroke.hollow
+            seen = None if hollow else seen_ratio(opened, block.id)
+            if core.ratio is not None and seen is not None:
+                name = f"{site.name}, {situation.name}, {block.id}"
+                yield Met(name, situation.kind, core.ratio, seen, core.required)
+    opened.close()
 
 
 def generate_met(seed: int) -> Sample:

@@ -11,7 +11,7 @@ from garnetfern.service.files.memory import MemoryPictures
 from tests.sampled import sampled
 
 from .banners import generate
-from .met import generate_met, met
+from .met import fine_screens, generate_met, met
 from .remedied import reader_of, search_of, tried
 
 
@@ -37,6 +37,14 @@ def test_readings_agree_in_every_kind_of_situation(browser, seed, kinds, screens
     for outcome in outcomes:
         assert outcome.off <= 0.03, outcome
         assert not outcome.other_verdict, outcome
+
+
+@pytest.mark.parametrize("seed", sampled([40_000, 40_002, 40_004], 1))
+def test_screens_of_two_px_for_each_are_read_nearly_the_same(browser, seed):
+    found = list(fine_screens(browser, generate(seed), shipped_fonts()))
+    assert found
+    for one in found:
+        assert one.off <= 0.05, one
 
 
 @pytest.mark.parametrize(("seed", "kinds"), [(20_006, ("overlay", "scrim", "strength", "plate"))])
