@@ -17,6 +17,7 @@ from .common import app, fail, telling
 def start_site(data: Path, demo: bool) -> None:
     """Put first sites into an empty data folder: those of the sample, or one page with an empty banner."""
     from ..demo import demo_site_files
+    from ..demo.drawn import side_by_side
     from ..service.files.site_file import SiteFile
     from ..service.kinds.empty import empty_site
     from ..service.workspace.house import House
@@ -26,7 +27,9 @@ def start_site(data: Path, demo: bool) -> None:
         if not house.empty():
             return
         if demo:
-            for file in demo_site_files(date.today()):
+            typer.echo("Drawing the sample's pictures and its film, this first time only ...")
+            drawn = side_by_side(lambda done, of: typer.echo(f"  {done} of {of}"))
+            for file in demo_site_files(date.today(), drawn):
                 house.add(file, "The sample site")
         else:
             house.first().start(SiteFile(empty_site(), {}), "A new site")

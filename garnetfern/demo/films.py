@@ -68,12 +68,13 @@ def frames() -> Iterator[Rgb]:
         gain = (np.float32(0.34) + light * np.float32(0.62)) * (1 - veil)
         air = light[..., None] * np.array([52, 48, 20], dtype=np.float32) * (1 - veil[..., None])
         air += veil[..., None] * np.array([150, 170, 160], dtype=np.float32)
-        frame = fronds * _large(gain)[..., None] + _large(air.astype(np.float32))
+        frame = fronds * cv2.merge([_large(gain)] * 3)
+        frame += _large(air.astype(np.float32))
         _drops(frame, np.random.default_rng(11), share)
-        yield np.clip(frame, 0, 255).astype(np.uint8)
+        yield np.clip(frame, 0, 255, out=frame).astype(np.uint8)
 
 
 @lru_cache(maxsize=1)
 def draw_film() -> bytes:
     """The film as MP4."""
-    return coded(frames, COUNT, Fraction(RATE), (WIDTH, HEIGHT), "h264", 20_000_000, lambda _: None).data
+    return coded(frames, COUNT, Fraction(RATE), (WIDTH, HEIGHT), "h264", 20_000_000, lambda _: None, "veryfast").data

@@ -12,13 +12,11 @@ from ..core.picture import Facts, examine
 from ..fonts import shipped_fonts
 from ..service.files.site_file import SiteFile
 from ..service.kinds.empty import SCREENS, empty_site
+from .drawn import one_after_the_other
 from .fair import fair_page
-from .films import draw_film
 from .moving import moving_pages
-from .pictures import DRAWERS, draw_picture
 from .placed import placed_bands
 from .room import PICTURE, room_document
-from .tiles import SMALL, draw_small
 from .words import words
 
 NAMES = {
@@ -194,11 +192,9 @@ def demo_document(assets: list[dict[str, Any]]) -> dict[str, Any]:
     }
 
 
-def demo_site_file() -> SiteFile:
-    """The sample site with its pictures."""
-    pictures = {asset_id: draw_picture(asset_id) for asset_id in DRAWERS}
-    pictures |= {asset_id: draw_small(asset_id) for asset_id in SMALL}
-    pictures["mist-and-sun"] = draw_film()
+def demo_site_file(drawn: dict[str, bytes] | None = None) -> SiteFile:
+    """The sample site with its pictures, where they are not `drawn` already."""
+    pictures = drawn or one_after_the_other()
     entries = [asset(asset_id, data) for asset_id, data in pictures.items()]
     site = read_site(demo_document(entries), shipped_fonts().names())
     return SiteFile(site, {entry["hash"]: pictures[entry["id"]] for entry in entries})
@@ -208,9 +204,9 @@ FERN_HOUSE = "marrowby-fern-house"
 """The id that the first site of the sample gets in a data folder."""
 
 
-def demo_site_files(today: date) -> list[SiteFile]:
+def demo_site_files(today: date, drawn: dict[str, bytes] | None = None) -> list[SiteFile]:
     """All sites of the sample: the fern house with what rules show around a day, its reading room, an empty one."""
-    bare = demo_site_file()
+    bare = demo_site_file(drawn)
     placed = placed_bands(bare.site.model_dump(mode="json"), today)
     house = SiteFile(read_site(placed, shipped_fonts().names()), bare.pictures)
     entry = next(a for a in house.site.assets if a.id == PICTURE).model_dump(mode="json")

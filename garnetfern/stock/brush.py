@@ -61,13 +61,24 @@ def softened(canvas: Canvas, sigma: float) -> Canvas:
     return np.asarray(cv2.GaussianBlur(canvas, (0, 0), sigma), dtype=np.float32)
 
 
-def _leaf(at: NDArray[np.float64], angle: float, length: float, width: float) -> NDArray[np.int32]:
-    t = np.linspace(0, 1, 9)
-    half = width * np.sin(np.pi * t**0.8) * (1 - 0.3 * t)
-    along = np.concatenate([t * length, (t * length)[::-1]])
-    across = np.concatenate([half, -half[::-1]])
-    turn = np.array([[np.cos(angle), -np.sin(angle)], [np.sin(angle), np.cos(angle)]])
-    points = (np.stack([along, across], axis=-1) @ turn.T) + at
+_ALONG = np.linspace(0, 1, 9)
+_HALF = np.sin(np.pi * _ALONG**0.8) * (1 - 0.3 * _ALONG)
+"""A leaflet's outline: how far along, and how wide there."""
+
+Leaflet = tuple[NDArray[np.float64], float, float]
+"""Where it grows, its angle, its length."""
+
+
+def _outlines(leaflets: list[Leaflet]) -> NDArray[np.int32]:
+    """The outlines of leaflets in sixteenths of a px: leaflets x points x 2."""
+    at = np.array([place for place, _, _ in leaflets])[:, None, :]
+    angles = np.array([angle for _, angle, _ in leaflets])[:, None]
+    lengths = np.array([length for _, _, length in leaflets])[:, None]
+    half = np.maximum(1.6, lengths * 0.13) * _HALF
+    along = np.concatenate([_ALONG * lengths, (_ALONG * lengths)[:, ::-1]], axis=1)
+    across = np.concatenate([half, -half[:, ::-1]], axis=1)
+    cos, sin = np.cos(angles), np.sin(angles)
+    points = np.stack([along * cos - across * sin, along * sin + across * cos], axis=-1) + at
     return np.asarray(np.round(points * 16), dtype=np.int32)
 
 
@@ -85,21 +96,27 @@ def frond(
     steps = max(24, int(length / 11))
     at = np.array(root, dtype=np.float64)
     low, high = np.array(rgb(dark)), np.array(rgb(light))
+    leaflets: list[Leaflet] = []
+    tints: list[list[float]] = []
+    stems: list[tuple[tuple[int, ...], tuple[int, ...]]] = []
     for n in range(steps):
         t = n / steps
         angle += bend / steps
         nxt = at + np.array([np.cos(angle), np.sin(angle)]) * length / steps
         size = length * 0.24 * (1 - t) ** 0.75 * min(1.0, 0.35 + 3 * t)
-        shade = np.clip(0.15 + 0.75 * t + rng.normal(0, 0.12), 0, 1)
+        shade = min(1.0, max(0.0, 0.15 + 0.75 * t + rng.normal(0, 0.12)))
         for side in (-1, 1):
-            tint = low + (high - low) * np.clip(shade + side * 0.09, 0, 1)
-            lean = angle + side * (1.15 - 0.35 * t) + rng.normal(0, 0.05)
-            leaf = _leaf(at, lean, size, max(1.6, size * 0.13))
-            cv2.fillPoly(canvas, [leaf], tint.tolist(), cv2.LINE_8, 4)
-        ends = [tuple(int(v * 16) for v in p) for p in (at, nxt)]
-        stem = (low + (high - low) * 0.5 * t).tolist()
-        cv2.line(canvas, ends[0], ends[1], stem, max(1, int(length / 190 * (1 - t) + 1)), cv2.LINE_8, 4)
+            tints.append((low + (high - low) * min(1.0, max(0.0, shade + side * 0.09))).tolist())
+            leaflets.append((at, angle + side * (1.15 - 0.35 * t) + rng.normal(0, 0.05), size))
+        stems.append((tuple(int(v * 16) for v in at), tuple(int(v * 16) for v in nxt)))
         at = nxt
+    outlines = _outlines(leaflets)
+    for n, (start, end) in enumerate(stems):
+        t = n / steps
+        for leaf in (2 * n, 2 * n + 1):
+            cv2.fillPoly(canvas, [outlines[leaf]], tints[leaf], cv2.LINE_8, 4)
+        stem = (low + (high - low) * 0.5 * t).tolist()
+        cv2.line(canvas, start, end, stem, max(1, int(length / 190 * (1 - t) + 1)), cv2.LINE_8, 4)
 
 
 def panes(canvas: Canvas, colour: str, focus: tuple[float, float], columns: int, rows: int, thick: float) -> None:

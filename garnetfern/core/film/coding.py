@@ -66,10 +66,11 @@ def carried(frame: Rgb, size: tuple[int, int]) -> Rgb:
 
 def _write(
     frames: Iterator[Rgb], count: int, rate: Fraction, size: tuple[int, int], codec: Codec, how: int | None, fine: int,
-    told: Told,
+    told: Told, preset: str,
 ) -> bytes:  # fmt: skip
     out = io.BytesIO()
     name, options = ENCODERS[codec]
+    options = {**options, "preset": preset} if preset else options
     room = 8_000 + 40 * count  # for the index, which is laid before the pictures
     with av.open(out, "w", format="mp4", options={"moov_size": str(room)}) as container:
         stream = cast(VideoStream, container.add_stream(name, rate=rate))
@@ -93,19 +94,20 @@ def _write(
 
 def coded(
     frames: Callable[[], Iterator[Rgb]], count: int, rate: Fraction, size: tuple[int, int], codec: Codec, budget: int,
-    told: Told,
+    told: Told, preset: str = "",
 ) -> Coded:  # fmt: skip
     """A file of `count` frames, of `budget` bytes at the most where that can be: fine first, then by a rate that fits.
 
-    `frames` gives them from the first each time that it is asked. `size` is even (width, height in px).
+    `frames` gives them from the first each time that it is asked. `size` is even (width, height in px). `preset`: the
+    encoder's, where it shall be another than ours.
     """
-    best = _write(frames(), count, rate, size, codec, None, FINE[codec], told)
+    best = _write(frames(), count, rate, size, codec, None, FINE[codec], told, preset)
     aim = budget * SPARE
     for _ in range(TRIES):
         if len(best) <= budget:
             break
         per_second = max(8_000, int(aim * 8 / (count / rate)))
-        found = _write(frames(), count, rate, size, codec, per_second, FINE[codec], told)
+        found = _write(frames(), count, rate, size, codec, per_second, FINE[codec], told, preset)
         best = min(best, found, key=len)
         aim *= SPARE * budget / max(len(found), 1)
     return Coded(best, codec, len(best) <= budget)

@@ -1,0 +1,46 @@
+"""The sample's pictures and its film, drawn side by side by several processes."""
+
+import multiprocessing
+import os
+from collections.abc import Callable
+from concurrent.futures import ProcessPoolExecutor, as_completed
+
+from .films import draw_film
+from .pictures import DRAWERS, draw_picture
+from .tiles import SMALL, draw_small
+
+FILM, LOOKS_AT = "mist-and-sun", "fern-close"
+"""The film, and the picture that is in it."""
+Told = Callable[[int, int], None]
+"""Hears how many parts are drawn, and of how many."""
+
+
+def one_after_the_other() -> dict[str, bytes]:
+    """Every picture and the film by id, drawn here."""
+    return _ordered({**{name: draw_picture(name) for name in DRAWERS}, FILM: draw_film()})
+
+
+def side_by_side(told: Told) -> dict[str, bytes]:
+    """The same by as many processes as there are processors, four at the most."""
+    processes = min(4, os.cpu_count() or 1)
+    with ProcessPoolExecutor(processes, multiprocessing.get_context("spawn")) as pool:
+        # the film takes longest, so it is begun first; the picture that it looks at comes with it
+        waiting = [pool.submit(_film)]
+        waiting += [pool.submit(_picture, name) for name in DRAWERS if name != LOOKS_AT]
+        found: dict[str, bytes] = {}
+        for n, done in enumerate(as_completed(waiting)):
+            found |= done.result()
+            told(n + 1, len(waiting))
+    return _ordered(found)
+
+
+def _ordered(found: dict[str, bytes]) -> dict[str, bytes]:
+    return {**{name: found[name] for name in DRAWERS}, **{name: draw_small(name) for name in SMALL}, FILM: found[FILM]}
+
+
+def _picture(name: str) -> dict[str, bytes]:
+    return {name: draw_picture(name)}
+
+
+def _film() -> dict[str, bytes]:
+    return {LOOKS_AT: draw_picture(LOOKS_AT), FILM: draw_film()}
