@@ -14,6 +14,7 @@ from playwright.sync_api import Browser
 
 from garnetfern.core.resolve.book import FontBook
 from garnetfern.demo import demo_site_file
+from garnetfern.demo.drawn import side_by_side
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.site_file import SiteFile
 from garnetfern.service.workspace.house import first_site
@@ -57,7 +58,8 @@ def demo(tmp_path_factory: pytest.TempPathFactory) -> SiteFile:
     """The sample site; its pictures are drawn once for all workers."""
 
     def make(folder: Path) -> None:
-        (folder / "site").write_bytes(pickle.dumps(demo_site_file()))
+        drawn = side_by_side(lambda *_: None)
+        (folder / "site").write_bytes(pickle.dumps(demo_site_file(drawn)))
 
     found: SiteFile = pickle.loads((made_once(tmp_path_factory, "demo", make) / "site").read_bytes())
     return found

@@ -18,7 +18,7 @@ from .by_site import OF, BySite, FirstSite
 from .font_files import ServedFonts
 from .guard import Door, Guard
 from .lines import LINES
-from .site_routes import site_list_routes
+from .site_routes import Sample, site_list_routes
 from .visit_routes import visit_routes
 
 WEB = Path(__file__).resolve().parent.parent / "web"
@@ -35,8 +35,9 @@ class Guarded(FastAPI):
         await self.guard(super().__call__, scope, receive, send)
 
 
-def create_app(data: Path, door: Door = LOOPBACK, cache: Cache | None = None) -> Guarded:
-    """The application on a data folder, answering to the names of a door; `cache`: one that others fill as well."""
+def create_app(data: Path, door: Door = LOOPBACK, cache: Cache | None = None, sample: Sample | None = None) -> Guarded:
+    """The application on a data folder, answering to the names of a door; `cache`: one that others fill as well;
+    `sample`: makes the sites of the sample for who wants to look around."""
     house = House(data, cache=cache)
 
     @asynccontextmanager
@@ -60,7 +61,7 @@ def create_app(data: Path, door: Door = LOOPBACK, cache: Cache | None = None) ->
     # what comes line by line is not held back until enough of it can be packed; films are packed already
     plain = (*DEFAULT_EXCLUDED_CONTENT_TYPES, LINES, "video/mp4")
     app.add_middleware(GZipMiddleware, minimum_size=1400, compresslevel=5, exclude_content_types=plain)
-    app.include_router(site_list_routes(house))
+    app.include_router(site_list_routes(house, sample))
     app.include_router(visit_routes(house))
     by_site = BySite(house)
     app.openapi = by_site.described(app.openapi)  # type: ignore[method-assign]

@@ -5,7 +5,7 @@ from typing import Any, Literal
 
 from pydantic import BaseModel, Field
 
-from ..core.document import Crop
+from ..core.document import Asset, Crop
 from ..service.edits import Edit
 
 
@@ -90,6 +90,15 @@ class AskedMisfit(AskedWords):
     """Ways out for one kind of trouble with the fit of one block of words."""
 
     misfit: str = Field(max_length=40)
+
+
+class AskedBeginning(BaseModel):
+    """A picture that was handed in, and what the banner shall say; one of the two may be missing."""
+
+    revision: int
+    page: str
+    asset: Asset | None = None
+    words: str = Field("", max_length=400)
 
 
 class AskedEdit(BaseModel):

@@ -12,6 +12,7 @@ import uvicorn
 from ..core.cache import Cache
 from .app import Guarded, create_app
 from .news_routes import END
+from .site_routes import Sample
 
 TURNS_TO_ARRIVE = 3
 """Turns of the event loop from taking a connection to its being one: its task, its transport, its protocol."""
@@ -56,9 +57,9 @@ class Running:
         self.thread.join(timeout=60)
 
 
-def run_locally(data: Path, cache: Cache | None = None) -> Running:
+def run_locally(data: Path, cache: Cache | None = None, sample: Sample | None = None) -> Running:
     """Start the application on a data folder and wait until it answers."""
-    return run_application(create_app(data, cache=cache), data)
+    return run_application(create_app(data, cache=cache, sample=sample), data)
 
 
 def run_application(application: Guarded, data: Path) -> Running:

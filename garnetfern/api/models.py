@@ -3,6 +3,7 @@
 from typing import Any, Literal
 
 from pydantic import BaseModel
+from typing_extensions import TypedDict
 
 from ..core.cache import Kept
 from ..core.document import Asset, Axis, Instance, Site
@@ -11,7 +12,7 @@ from ..service.views.every_situation import SituationsView, WidthView
 from ..service.views.fit import FitView, FitWayLine
 from ..service.views.overlay_everywhere import EverywhereView
 from ..service.views.releases import LookView
-from ..service.views.remedies import EndLine, MendedLine, PlightLine, RemedyLine
+from ..service.views.remedies import BegunLine, EndLine, MendedLine, PlightLine, RemedyLine
 
 
 class Live(BaseModel):
@@ -125,6 +126,26 @@ class SiteName(BaseModel):
 
     site: str
     name: str
+
+
+class SiteLine(TypedDict):
+    """The site that should be looked at now."""
+
+    kind: Literal["site"]
+    site: str
+    name: str
+
+
+class SiteLines(BaseModel):
+    """One of the lines about making the sites of the sample."""
+
+    line: DoingLine | SiteLine | ProblemLine
+
+
+class BeginLines(BaseModel):
+    """One of the lines about putting a picture and words together."""
+
+    line: DoingLine | BegunLine | ProblemLine
 
 
 class HealthView(BaseModel):

@@ -15,7 +15,7 @@ from ..service.views.every_situation import situations_view, width_view
 from ..service.views.film import FilmView, film_view
 from ..service.views.fit import fit_trouble, fit_view, fit_ways
 from ..service.views.pages import PagesView
-from ..service.views.remedies import block_named, mend_page, ways_out
+from ..service.views.remedies import begin_page, block_named, mend_page, ways_out
 from ..service.views.shares import SharesView, shares_view
 from ..service.views.time_line import TimeLine, time_line
 from ..service.workspace.studio import Studio
@@ -103,5 +103,11 @@ def remedy_routes(studio: Studio) -> APIRouter:
     def mend_whole(body: a.Asked, window: Window = "") -> StreamingResponse:
         site = studio.asked(body.patch, body.revision)
         return streamed(mend_page(studio.polite("remedies", window), site, studio.page(site, body.page), colours))
+
+    @api.post("/begin", response_model=m.BeginLines)
+    def begin(body: a.AskedBeginning, window: Window = "") -> StreamingResponse:
+        """Picture and words put together and mended; nothing is kept."""
+        site, begun = studio.begun(body.revision, body.page, body.asset, body.words)
+        return streamed(begin_page(studio.polite("remedies", window), site, begun, body.page, colours))
 
     return api

@@ -1,17 +1,25 @@
 """Routes of the list of sites: new ones, copies, their order, removing one and bringing it back."""
 
+from collections.abc import Callable
+from dataclasses import dataclass
 from typing import Annotated, Any
 
 from fastapi import APIRouter, Query, Request
 from fastapi.concurrency import run_in_threadpool
+from fastapi.responses import StreamingResponse
 from pydantic import BaseModel, Field
 
+from ..core.errors import NotFoundError
 from ..core.limits import SITE_FILE
+from ..core.telling import Told
+from ..service.files.site_file import SiteFile
+from ..service.runtime.told import told_lines
 from ..service.views.sites import SitesView
 from ..service.workspace.house import House
 from ..service.workspace.studio import Studio
 from . import models as m
 from .answers import problem_of
+from .lines import streamed
 from .uploads import read_body
 from .versions import Window
 
@@ -34,12 +42,28 @@ class MovedSite(NamedSite):
     to: int = Field(ge=0, le=10_000)
 
 
+@dataclass(frozen=True)
+class Sample:
+    """Sites to look around in: what the first of them is called, and what makes them all."""
+
+    name: str
+    make: Callable[[Told], list[SiteFile]]
+
+
 def _named(studio: Studio) -> dict[str, str]:
     return {"site": studio.id, "name": studio.site().name}
 
 
-def site_list_routes(house: House) -> APIRouter:
-    """The sites of the data folder."""
+def _looked_around(house: House, sample: Sample, told: Told) -> m.SiteLine:
+    there = next((kept for kept in house.there() if kept.name == sample.name), None)
+    if there is not None:
+        return {"kind": "site", "site": there.id, "name": there.name}
+    added = [house.add(file, "The sample site") for file in sample.make(told) if file.site.assets]
+    return {"kind": "site", "site": added[0].id, "name": added[0].site().name}
+
+
+def site_list_routes(house: House, sample: Sample | None) -> APIRouter:
+    """The sites of the data folder; `sample`: what makes others to look around in."""
     api = APIRouter(prefix="/api/sites", responses={**problem_of(404), **problem_of(422)})
 
     @api.get("", response_model=SitesView)
@@ -53,6 +77,14 @@ def site_list_routes(house: House) -> APIRouter:
     @api.post("/new", response_model=m.SiteName)
     def new(body: NewSite) -> Any:
         return _named(house.new(body.start))
+
+    @api.post("/sample", response_model=m.SiteLines)
+    def look_around() -> StreamingResponse:
+        """The sites of the sample beside those that are there; the one of its name that is there already, if so."""
+        if sample is None:
+            raise NotFoundError("There is no sample here.")
+        made = sample
+        return streamed(told_lines(lambda told: _looked_around(house, made, told)))
 
     @api.post("/copy", response_model=m.SiteName)
     def copy(body: NamedSite) -> Any:

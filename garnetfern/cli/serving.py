@@ -2,7 +2,6 @@
 
 import socket
 import threading
-from datetime import date
 from pathlib import Path
 from typing import Annotated
 
@@ -16,8 +15,7 @@ from .common import app, fail, telling
 
 def start_site(data: Path, demo: bool) -> None:
     """Put first sites into an empty data folder: those of the sample, or one page with an empty banner."""
-    from ..demo import demo_site_files
-    from ..demo.drawn import side_by_side
+    from ..demo import sample_sites
     from ..service.files.site_file import SiteFile
     from ..service.kinds.empty import empty_site
     from ..service.workspace.house import House
@@ -27,9 +25,8 @@ def start_site(data: Path, demo: bool) -> None:
         if not house.empty():
             return
         if demo:
-            typer.echo("Drawing the sample's pictures and its film, this first time only ...")
-            drawn = side_by_side(lambda done, of: typer.echo(f"  {done} of {of}"))
-            for file in demo_site_files(date.today(), drawn):
+            typer.echo("The sample site is made, this first time only.")
+            for file in sample_sites(lambda said, _: typer.echo(f"  {said}")):
                 house.add(file, "The sample site")
         else:
             house.first().start(SiteFile(empty_site(), {}), "A new site")
@@ -61,6 +58,8 @@ def serve(
     from ..api.guard import Door, new_token
     from ..api.guard.door import is_loopback
     from ..api.local import Server
+    from ..api.site_routes import Sample
+    from ..demo import SAMPLE, sample_sites
 
     with socket.socket() as probe:
         probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
@@ -72,7 +71,8 @@ def serve(
         start_site(data, demo)
     token = None if is_loopback(host) else new_token()
     with telling(data):
-        application = create_app(data, Door.of([host, *(allow_host or [])], token), Cache(memory * MB))
+        door, sample = Door.of([host, *(allow_host or [])], token), Sample(SAMPLE, sample_sites)
+        application = create_app(data, door, Cache(memory * MB), sample)
     if not WEB.is_dir():
         typer.echo("The interface is not built; run `make setup` first. The API is served alone.", err=True)
     if token is None:

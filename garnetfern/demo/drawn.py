@@ -2,17 +2,15 @@
 
 import multiprocessing
 import os
-from collections.abc import Callable
 from concurrent.futures import ProcessPoolExecutor, as_completed
 
+from ..core.telling import Told
 from .films import draw_film
 from .pictures import DRAWERS, draw_picture
 from .tiles import SMALL, draw_small
 
 FILM, LOOKS_AT = "mist-and-sun", "fern-close"
 """The film, and the picture that is in it."""
-Told = Callable[[int, int], None]
-"""Hears how many parts are drawn, and of how many."""
 
 
 def one_after_the_other() -> dict[str, bytes]:
@@ -23,6 +21,7 @@ def one_after_the_other() -> dict[str, bytes]:
 def side_by_side(told: Told) -> dict[str, bytes]:
     """The same by as many processes as there are processors, four at the most."""
     processes = min(4, os.cpu_count() or 1)
+    told("drawing the pictures of the sample and its film", 0.0)
     with ProcessPoolExecutor(processes, multiprocessing.get_context("spawn")) as pool:
         # the film takes longest, so it is begun first; the picture that it looks at comes with it
         waiting = [pool.submit(_film)]
@@ -30,7 +29,7 @@ def side_by_side(told: Told) -> dict[str, bytes]:
         found: dict[str, bytes] = {}
         for n, done in enumerate(as_completed(waiting)):
             found |= done.result()
-            told(n + 1, len(waiting))
+            told(f"{n + 1} of {len(waiting)} pictures and films drawn", (n + 1) / len(waiting))
     return _ordered(found)
 
 

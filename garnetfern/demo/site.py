@@ -9,10 +9,11 @@ from typing import Any
 from ..core.document import read_site
 from ..core.film import Reel, film_type
 from ..core.picture import Facts, examine
+from ..core.telling import Told
 from ..fonts import shipped_fonts
 from ..service.files.site_file import SiteFile
 from ..service.kinds.empty import SCREENS, empty_site
-from .drawn import one_after_the_other
+from .drawn import one_after_the_other, side_by_side
 from .fair import fair_page
 from .moving import moving_pages
 from .placed import placed_bands
@@ -200,6 +201,8 @@ def demo_site_file(drawn: dict[str, bytes] | None = None) -> SiteFile:
     return SiteFile(site, {entry["hash"]: pictures[entry["id"]] for entry in entries})
 
 
+SAMPLE = "Marrowby Fern House"
+"""What the first site of the sample is called."""
 FERN_HOUSE = "marrowby-fern-house"
 """The id that the first site of the sample gets in a data folder."""
 
@@ -213,3 +216,8 @@ def demo_site_files(today: date, drawn: dict[str, bytes] | None = None) -> list[
     document = {**room_document(entry), "screens": SCREENS}
     room = SiteFile(read_site(document, shipped_fonts().names()), {entry["hash"]: house.pictures[entry["hash"]]})
     return [house, room, SiteFile(empty_site(), {})]
+
+
+def sample_sites(told: Told) -> list[SiteFile]:
+    """All of them as they are today, their pictures drawn side by side."""
+    return demo_site_files(date.today(), side_by_side(told))

@@ -16,7 +16,7 @@
 
   const bench = makeBench();
   giveBench(bench);
-  const { doc, place, selection, sight, uploads, edits, bringing } = bench;
+  const { doc, place, selection, sight, uploads, edits, bringing, beginning } = bench;
   const keys = keyHandlers(bench);
   let dropping = $state(0);
   let failed = $state(false);
@@ -73,6 +73,10 @@
       place.go('shelf');
       place.turn('fonts');
       void uploads.bring(files, false);
+      return;
+    }
+    if (beginning.fresh && place.view === 'bench' && files[0]) {
+      void beginning.take(files[0]);
       return;
     }
     if (place.view !== 'shelf') place.go('bench');

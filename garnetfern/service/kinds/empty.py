@@ -1,4 +1,4 @@
-"""A site to begin with: one page, one banner with a heading, and no picture yet."""
+"""A site to begin with: one page with a header, a banner and a footer, and no picture yet."""
 
 from typing import Any
 
@@ -16,20 +16,59 @@ def _words(block_id: str, kind: str, wording: str, size: str, **more: Any) -> di
     return {"id": block_id, "kind": kind, "wording": wording, "lettering": lettering, **more}
 
 
+HEADING, LINE = "Your heading", "A line beneath it."
+"""What stands there until somebody says what they have to say."""
+WIDE = "6vw"
+
+
+def _plain(band_id: str, role: str, base: str, colour: str, *columns: dict[str, Any], **more: Any) -> dict[str, Any]:
+    for block in (block for column in columns for block in column["blocks"]):
+        block["lettering"]["colour"] = colour
+    return {
+        "id": band_id,
+        "name": role.capitalize(),
+        "role": role,
+        "padding": {"block": "18px", "inline": WIDE},
+        "backdrop": {"base": base},
+        "columns": list(columns),
+        **more,
+    }
+
+
+def _around() -> tuple[dict[str, Any], dict[str, Any]]:
+    """Header and footer."""
+    logo = _words("site-name", "logo", "My site", "20px", link="index.html")
+    menu = _words("menu", "menu", "", "16px", items=[{"wording": "Home", "link": "index.html"}])
+    menu["lettering"]["align"] = "end"
+    row = {"layout": "row", "content": {"level": "center"}}
+    top = ({"id": "top-name", "blocks": [logo]}, {"id": "top-menu", "blocks": [menu]})
+    foot = {"id": "foot-words", "blocks": [_words("foot-line", "text", "My site", "15px")]}
+    header = _plain("header", "header", "#f4efe4", "#141b17", *top, **row)
+    return header, _plain("footer", "footer", "#141b17", "#f4efe4", foot)
+
+
 def empty_site() -> Site:
     """The document of a new site."""
-    heading = _words("headline", "heading", "Your heading", "clamp(34px, 5vw, 72px)", level=1)
-    line = _words("opening", "text", "A line beneath it.", "18px")
+    heading = _words("headline", "heading", HEADING, "clamp(34px, 5vw, 72px)", level=1)
+    line = _words("opening", "text", LINE, "18px")
+    header, footer = _around()
     banner = {
         "id": "banner",
         "name": "Banner",
         "role": "banner",
         "height": {"min": "60vh"},
+        "padding": {"block": "clamp(24px, 4vw, 56px)", "inline": WIDE},
         "content": {"stand": "end"},
         "backdrop": {"base": "#33413a"},
         "columns": [{"id": "banner-words", "blocks": [heading, line]}],
     }
-    page = {"id": "home", "slug": "home", "title": "Home", "backdrop": {"base": "#ffffff"}, "bands": [banner]}
+    page = {
+        "id": "home",
+        "slug": "home",
+        "title": "Home",
+        "backdrop": {"base": "#ffffff"},
+        "bands": [header, banner, footer],
+    }
     document = {
         "format": "garnetfern-site",
         "version": 4,

@@ -17,7 +17,7 @@ from ...core.remedy.remedies import Remedies
 from ...core.remedy.remedy import Remedy
 from ...core.resolve.records import PageRecord
 from ..runtime.difference import difference
-from ..runtime.told import DoingLine, told_lines
+from ..runtime.told import DoingLine, Told, told_lines
 from .build_up import data_url
 from .check import LetterView, floored, letter_view, sentence
 
@@ -84,6 +84,15 @@ class MendedLine(TypedDict):
     left: list[str]
     before: str
     after: str
+
+
+class BegunLine(TypedDict):
+    """A picture and words put together, and mended where they could not be read: one change of the whole site."""
+
+    kind: Literal["begun"]
+    patch: list[dict[str, Any]]
+    done: list[DoneForWords]
+    left: list[str]
 
 
 SPOT = (250, 150)
@@ -189,13 +198,20 @@ def _picture(reader: Reader, site: Site, page: Page) -> str:
     return data_url(draw_page(record, (0, 0, int(record.width), height), reader.pictures, reader.glyphs), WHOLE)
 
 
+def _named(block: Block) -> str:
+    return " ".join(block.wording.split())[:60] or block.kind
+
+
+def _done(mended: Mended) -> list[DoneForWords]:
+    return [{"words": _named(b), "sentence": s, "kept": round(k, 1)} for b, s, k in mended.done]
+
+
 def _mended_line(reader: Reader, site: Site, page: Page, mended: Mended) -> MendedLine:
-    names = {b.id: " ".join(b.wording.split())[:60] or b.kind for b in page.blocks()}
     return {
         "kind": "mended",
         "patch": patch_between(site, page, mended.page),
-        "done": [{"words": names[b.id], "sentence": s, "kept": round(k, 1)} for b, s, k in mended.done],
-        "left": [names[b.id] for b in mended.left],
+        "done": _done(mended),
+        "left": [_named(b) for b in mended.left],
         "before": _picture(reader, site, page),
         "after": _picture(reader, site, mended.page),
     }
@@ -204,3 +220,23 @@ def _mended_line(reader: Reader, site: Site, page: Page, mended: Mended) -> Mend
 def mend_page(reader: Reader, site: Site, page: Page, colours: Colours) -> Iterator[DoingLine | MendedLine]:
     """Which words are being mended, while it is worked at; then the whole, with the page before and after."""
     return told_lines(lambda told: _mended_line(reader, site, page, mend(reader, site, page, colours, told)))
+
+
+def _begun_line(reader: Reader, site: Site, begun: Site, page_id: str, colours: Colours, told: Told) -> BegunLine:
+    page = next(p for p in begun.pages if p.id == page_id)
+    mended = mend(reader, begun, page, colours, told)
+    pages = tuple(mended.page if p.id == page_id else p for p in begun.pages)
+    whole = begun.model_copy(update={"pages": pages}).model_dump(mode="json")
+    return {
+        "kind": "begun",
+        "patch": difference(site.model_dump(mode="json"), whole),
+        "done": _done(mended),
+        "left": [_named(b) for b in mended.left],
+    }
+
+
+def begin_page(
+    reader: Reader, site: Site, begun: Site, page_id: str, colours: Colours
+) -> Iterator[DoingLine | BegunLine]:
+    """The same for a page on which something was put together: one change from the site as it is."""
+    return told_lines(lambda told: _begun_line(reader, site, begun, page_id, colours, told))

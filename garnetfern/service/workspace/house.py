@@ -113,7 +113,9 @@ class House(Shared):
         empty = empty_site()
         old = empty.pages[0]
         page = Page(id=old.id, slug=old.slug, title=old.title, backdrop=old.backdrop)
-        page = page.model_copy(update={"bands": tuple(STARTS[start].bands(Maker(empty, page)))})
+        header, footer = (next(b for b in old.bands if b.role == role) for role in ("header", "footer"))
+        made = STARTS[start].bands(Maker(empty, old))
+        page = page.model_copy(update={"bands": (header, *made, footer)})
         site = empty.model_copy(update={"pages": (page,)})
         return self.add(SiteFile(read_site(site.model_dump(mode="json")), {}), "A new site")
 

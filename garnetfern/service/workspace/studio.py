@@ -20,6 +20,7 @@ from ...core.reading.visits import read_visits
 from ...sandbox import RoomError
 from ...store import Copy, JobState, State
 from ..edits import apply_edit
+from ..edits.begin import put_together
 from ..files.assets import check_facts
 from ..files.fitting import Fitting
 from ..files.other_looks import with_looks_of
@@ -199,6 +200,14 @@ class Studio(Shelved):
         checked = read_site(done.site.model_dump(mode="json"), self.fonts.names())
         self._check_kept(checked, site)
         return self.keep(based_on, checked, done.label), done.chosen
+
+    def begun(self, based_on: int, page: str, asset: Asset | None, words: str) -> tuple[Site, Site]:
+        """The site, and as it would be with a picture and words put together. Raises GarnetfernError or StaleError."""
+        site = self.site(None, based_on)
+        made = put_together(site, page, asset, words, self.looks, self.fonts)
+        checked = read_site(made.model_dump(mode="json"), self.fonts.names())
+        self._check_kept(checked, site)
+        return site, checked
 
     def ask_work(self, kind: str) -> JobState:
         """Put work on the list."""

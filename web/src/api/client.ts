@@ -1,5 +1,7 @@
 import type {
+  AskedBeginning,
   Asset,
+  BeginLine,
   BlendLook,
   BroughtFound,
   BuildUp,
@@ -32,6 +34,7 @@ import type {
   Readings,
   ReleasesFound,
   Rule,
+  SampleLine,
   SchemeCard,
   SchemeTried,
   ScreenAreas,
@@ -232,6 +235,11 @@ export const remedies = (asked: Asked & { block: string }, signal: AbortSignal) 
 /** A whole page mended: what is being done, then the whole. */
 export const mendPage = (asked: Asked, signal: AbortSignal) =>
   lines<PageLine>('/api/mend-page', asked, signal);
+/** Put a picture and words together on a page that was only begun, so that they can be read. */
+export const begin = (asked: AskedBeginning, signal: AbortSignal) =>
+  lines<BeginLine>('/api/begin', asked, signal);
+/** Make the sites of the sample, or find them. */
+export const openSample = (signal: AbortSignal) => lines<SampleLine>('/api/sites/sample', {}, signal);
 export const takeVisits = (file: File, revision: number) =>
   send<Step>(`/api/visits?revision=${revision}`, file);
 export const schemes = () => get<SchemeCard[]>('/api/schemes');

@@ -347,6 +347,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begin
+         * @description Picture and words put together and mended; nothing is kept.
+         */
+        post: operations["begin_api_begin_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/releases": {
         parameters: {
             query?: never;
@@ -1232,6 +1252,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/sample": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look Around
+         * @description The sites of the sample beside those that are there; the one of its name that is there already, if so.
+         */
+        post: operations["look_around_api_sites_sample_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/copy": {
         parameters: {
             query?: never;
@@ -1322,6 +1362,21 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
+         * DoingLine
+         * @description What is being done, and which share of the whole is done, 0..1.
+         */
+        DoingLine: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "doing";
+            /** Words */
+            words: string;
+            /** Share */
+            share: number;
+        };
+        /**
          * MovedSite
          * @description Another place for it.
          */
@@ -1348,6 +1403,21 @@ export interface components {
             start: string;
         };
         /**
+         * ProblemLine
+         * @description The last line where something went wrong.
+         */
+        ProblemLine: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "problem";
+            /** Status */
+            status: number;
+            /** Message */
+            message: string;
+        };
+        /**
          * ProblemView
          * @description What was wrong with a request.
          */
@@ -1370,6 +1440,29 @@ export interface components {
             name: string;
             /** Removed */
             removed: string;
+        };
+        /**
+         * SiteLine
+         * @description The site that should be looked at now.
+         */
+        SiteLine: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "site";
+            /** Site */
+            site: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * SiteLines
+         * @description One of the lines about making the sites of the sample.
+         */
+        SiteLines: {
+            /** Line */
+            line: components["schemas"]["DoingLine"] | components["schemas"]["SiteLine"] | components["schemas"]["ProblemLine"];
         };
         /**
          * SiteName
@@ -1636,6 +1729,22 @@ export interface components {
             day?: string | null;
             /** Area */
             area: string;
+        };
+        /**
+         * AskedBeginning
+         * @description A picture that was handed in, and what the banner shall say; one of the two may be missing.
+         */
+        AskedBeginning: {
+            /** Revision */
+            revision: number;
+            /** Page */
+            page: string;
+            asset?: components["schemas"]["Asset"] | null;
+            /**
+             * Words
+             * @default
+             */
+            words: string;
         };
         /**
          * AskedBuildUp
@@ -2099,6 +2208,33 @@ export interface components {
             spans: components["schemas"]["SpanView"][];
             /** Never */
             never: string;
+        };
+        /**
+         * BeginLines
+         * @description One of the lines about putting a picture and words together.
+         */
+        BeginLines: {
+            /** Line */
+            line: components["schemas"]["DoingLine"] | components["schemas"]["BegunLine"] | components["schemas"]["ProblemLine"];
+        };
+        /**
+         * BegunLine
+         * @description A picture and words put together, and mended where they could not be read: one change of the whole site.
+         */
+        BegunLine: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "begun";
+            /** Patch */
+            patch: {
+                [key: string]: unknown;
+            }[];
+            /** Done */
+            done: components["schemas"]["DoneForWords"][];
+            /** Left */
+            left: string[];
         };
         /**
          * BestFocal
@@ -2769,21 +2905,6 @@ export interface components {
             area: string;
             /** Height */
             height: string;
-        };
-        /**
-         * DoingLine
-         * @description What is being done, and which share of the whole is done, 0..1.
-         */
-        DoingLine: {
-            /**
-             * Kind
-             * @constant
-             */
-            kind: "doing";
-            /** Words */
-            words: string;
-            /** Share */
-            share: number;
         };
         /**
          * DoneForWords
@@ -5121,21 +5242,6 @@ export interface components {
              * @default 50%
              */
             down: string;
-        };
-        /**
-         * ProblemLine
-         * @description The last line where something went wrong.
-         */
-        ProblemLine: {
-            /**
-             * Kind
-             * @constant
-             */
-            kind: "problem";
-            /** Status */
-            status: number;
-            /** Message */
-            message: string;
         };
         /**
          * PublishLines
@@ -7875,6 +7981,59 @@ export interface operations {
             };
         };
     };
+    begin_api_begin_post: {
+        parameters: {
+            query?: never;
+            header?: {
+                "garnetfern-window"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedBeginning"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BeginLines"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
     releases_api_releases_get: {
         parameters: {
             query: {
@@ -10411,6 +10570,44 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SiteName"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    look_around_api_sites_sample_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteLines"];
                 };
             };
             /** @description Not Found */

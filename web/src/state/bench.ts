@@ -1,6 +1,7 @@
 import * as client from '../api/client';
 import { workOn } from '../api/site';
 import { read } from './address';
+import { Beginning } from './beginning.svelte';
 import { Bringing } from './bringing.svelte';
 import { Doc } from './doc.svelte';
 import { Edits } from './edits.svelte';
@@ -31,6 +32,7 @@ export type Bench = {
   eyedropper: Eyedropper;
   work: Work;
   bringing: Bringing;
+  beginning: Beginning;
   releases: Releases;
   movement: Movement;
   shared: Shared;
@@ -49,6 +51,7 @@ export function makeBench(): Bench {
   const eyedropper = new Eyedropper(selection, notices);
   const work = new Work(notices);
   const bringing = new Bringing();
+  const beginning = new Beginning(doc, edits, selection, notices);
   const releases = new Releases(notices);
   const movement = new Movement(edits, selection);
   const shared = new Shared(doc, notices);
@@ -65,6 +68,7 @@ export function makeBench(): Bench {
     eyedropper,
     work,
     bringing,
+    beginning,
     releases,
     movement,
     shared,

@@ -7,7 +7,10 @@ from ..fresh import Fresh
 
 ORDER, NAME = 1, "Text"
 
+STANDING_IN = "A few words."
+"""What it says until somebody says something else."""
+
 
 def made(fresh: Fresh) -> dict[str, Any]:
     """A few words."""
-    return {"wording": "A few words.", "lettering": Lettering(font=fresh.font, size="17px", colour=fresh.colour)}
+    return {"wording": STANDING_IN, "lettering": Lettering(font=fresh.font, size="17px", colour=fresh.colour)}

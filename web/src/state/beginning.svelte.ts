@@ -1,0 +1,111 @@
+import * as client from '../api/client';
+import { Refused } from '../api/answer';
+import type { Asset } from '../api/types';
+import type { Doc } from './doc.svelte';
+import type { Edits } from './edits.svelte';
+import type { Notices } from './notices.svelte';
+import type { Selection } from './selection.svelte';
+import { given } from './target';
+
+/** A site that nothing was done with yet: a picture and a line of words become its first page, or a sample is opened. */
+export class Beginning {
+  /** The picture that was handed in, and how far it is on its way, 0..1. */
+  asset = $state.raw<Asset | null>(null);
+  arriving = $state<{ name: string; done: number } | null>(null);
+  words = $state('');
+  /** What is being done, and how far that is; null: nothing. */
+  doing = $state<{ what: string; words: string; share: number } | null>(null);
+  problem = $state('');
+  /** Somebody goes on with the page as it is. */
+  left = $state(false);
+  private stopping = new AbortController();
+  private readonly doc: Doc;
+  private readonly edits: Edits;
+  private readonly selection: Selection;
+  private readonly notices: Notices;
+
+  constructor(doc: Doc, edits: Edits, selection: Selection, notices: Notices) {
+    this.doc = doc;
+    this.edits = edits;
+    this.selection = selection;
+    this.notices = notices;
+  }
+
+  /** Whether the site is as it was begun. */
+  get fresh(): boolean {
+    const { state } = this.doc;
+    if (!state || this.left) return false;
+    const { assets, pages } = state.document;
+    return !state.undo && assets.length === 0 && pages.length === 1;
+  }
+
+  get ready(): boolean {
+    return !this.doing && !this.arriving && (this.asset !== null || this.words.trim() !== '');
+  }
+
+  /** Take a picture in; it waits here until the words are there. */
+  async take(file: File): Promise<void> {
+    await this.follow(async (signal) => {
+      this.arriving = { name: file.name, done: 0 };
+      const told = (done: number) => (this.arriving = { name: file.name, done });
+      this.asset = (await client.addPicture(file, told, signal)).asset;
+    });
+    this.arriving = null;
+  }
+
+  /** Put them together so that they can be read, as one step. */
+  async putTogether(): Promise<void> {
+    const { state } = this.doc;
+    if (!state || !this.ready) return;
+    const page = this.selection.page?.id ?? '';
+    const asked = { revision: state.revision, page, asset: this.asset, words: this.words };
+    await this.follow(async (signal) => {
+      this.doing = { what: 'Putting them together', words: '', share: 0 };
+      for await (const line of client.begin(asked, signal)) {
+        if (line.kind === 'doing')
+          this.doing = { what: 'Making it readable', words: line.words, share: line.share };
+        else if (line.kind === 'begun') {
+          const left = line.left.map((words) => `'${words}'`).join(', ');
+          const problem = await this.edits.keep(
+            given(line.patch, state.document),
+            'Begin with a picture and words',
+          );
+          if (!problem && left) this.notices.warn(`No way was found to make ${left} readable everywhere.`);
+        }
+      }
+    });
+    this.doing = null;
+  }
+
+  /** A new site out of a site file, or the sample: its id, or null where it was stopped or refused. */
+  async open(file: File | null): Promise<string | null> {
+    let site: string | null = null;
+    await this.follow(async (signal) => {
+      this.doing = { what: file ? 'Opening the site file' : 'Making the sample', words: '', share: 0 };
+      if (file) site = (await client.openAsSite(file)).site;
+      else
+        for await (const line of client.openSample(signal)) {
+          if (line.kind === 'doing') this.doing = { ...this.doing, words: line.words, share: line.share };
+          else if (line.kind === 'site') site = line.site;
+        }
+    });
+    this.doing = null;
+    return site;
+  }
+
+  /** Stop what is under way; nothing of it is kept, and what was given stays. */
+  stop(): void {
+    this.stopping.abort();
+  }
+
+  private async follow(work: (signal: AbortSignal) => Promise<void>): Promise<void> {
+    const stopping = (this.stopping = new AbortController());
+    this.problem = '';
+    try {
+      await work(stopping.signal);
+    } catch (error) {
+      if (stopping.signal.aborted || (error instanceof Refused && error.status === 410)) return;
+      this.problem = error instanceof Error ? error.message : 'That did not work; nothing was changed.';
+    }
+  }
+}
