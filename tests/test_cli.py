@@ -112,6 +112,21 @@ def test_a_first_start_lays_a_site_and_later_ones_keep_it(tmp_path):
     again.close()
 
 
+def test_a_first_start_with_the_sample_says_what_is_made(tmp_path, monkeypatch, capsys):
+    def made(told):
+        told("1 of 2 pictures and films drawn", 0.5)
+        return [one_banner(), one_banner()]
+
+    monkeypatch.setattr("garnetfern.demo.sample_sites", made)
+    start_site(tmp_path, demo=True)
+    assert "1 of 2 pictures and films drawn" in capsys.readouterr().out
+    studio = first_site(tmp_path)
+    assert studio.id == "marrowby-fern-house"
+    studio.close()
+    start_site(tmp_path, demo=True)
+    assert capsys.readouterr().out == ""
+
+
 def test_check_can_ask_for_more_than_the_site_says(tmp_path):
     file = tmp_path / "middling.zip"
     file.write_bytes(pack_site_file(one_banner(colour_layer("#787878"))))

@@ -30,9 +30,10 @@ Ring = tuple[str, tuple[slice, slice], NDArray[np.float64]]
 """A letter, the part of the picture that its ring lies in, and how much each pixel there counts."""
 
 
-def letter_rings(inks: list[Image], letters: list[list[Any]], size: float) -> list[Ring]:
-    """The ring of every letter. `inks` are the letters of each class in black on white."""
-    radius = max(1.0, 0.08 * size)
+def letter_rings(inks: list[Image], letters: list[list[Any]], size: float, unit: int = 1) -> list[Ring]:
+    """The ring of every letter. `inks` are the letters of each class in black on white; `unit`: how many px one CSS px
+    has, in which all else is given."""
+    radius = max(float(unit), 0.08 * size)
     reach = int(np.ceil(radius))
     yy, xx = np.mgrid[-reach : reach + 1, -reach : reach + 1]
     kernel = ((yy * yy + xx * xx) <= radius * radius + 0.25).astype(np.uint8)
@@ -60,9 +61,11 @@ def letter_rings(inks: list[Image], letters: list[list[Any]], size: float) -> li
     return found
 
 
-def ratio_picture(ground: Image, size: float, fill: tuple[float, float, float, float]) -> NDArray[np.float64]:
+def ratio_picture(
+    ground: Image, size: float, fill: tuple[float, float, float, float], unit: int = 1
+) -> NDArray[np.float64]:
     """The ratio of a fill, alpha 0..1, against each patch of a ground."""
-    side = 2 * int(np.floor((max(3.0, 0.25 * size) - 1) / 2 + 0.5)) + 1
+    side = 2 * int(np.floor((max(3.0 * unit, 0.25 * size) - 1) / 2 + 0.5)) + 1
     behind = cv2.blur(luminance(ground), (side, side), borderType=cv2.BORDER_REPLICATE)
     red, green, blue, alpha = fill
     shown = ground * (1 - alpha) + np.array([red, green, blue]) * alpha
@@ -90,15 +93,19 @@ def letter_ratios(
     size: float,
     fill: tuple[float, float, float, float],
     front: Image | None = None,
+    unit: int = 1,
 ) -> list[tuple[str, float]]:
     """The ratio of every letter. `inks` are the letters of each class in black on white, `fill` has alpha 0..1; with
-    `front` something is painted over the letters, and that is what has become of their colour."""
+    `front` something is painted over the letters, and that is what has become of their colour. `unit`: px in a CSS px,
+    where nothing is painted over them."""
     if front is None:
-        ratios = ratio_picture(ground, size, fill)
+        ratios = ratio_picture(ground, size, fill, unit)
     else:
         cover = np.clip(sum((255.0 - ink[..., 0].astype(np.float64)) / 255 for ink in inks), 0, 1)
         ratios = front_ratios(ground, size, front, cover)
-    return [(letter, figure(ratios[where], weights)) for letter, where, weights in letter_rings(inks, letters, size)]
+    return [
+        (letter, figure(ratios[where], weights)) for letter, where, weights in letter_rings(inks, letters, size, unit)
+    ]
 
 
 def figure(ratios: NDArray[np.float64], weights: NDArray[np.float64]) -> float:

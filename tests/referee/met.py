@@ -97,7 +97,7 @@ def seen_ratio(opened: Opened, block: str, sight: tuple[float, float] | None = N
     part = _part(opened, letters, size)
     k = opened.density
     moved = [[c, k * (x - part[0]), k * (y - part[1]), k * w, k * h] for c, x, y, w, h in letters]
-    ratios = letter_ratios(opened.styled(HIDDEN, part), opened.ink(block, part), moved, k * size, fill)
+    ratios = letter_ratios(opened.styled(HIDDEN, part), opened.ink(block, part), moved, k * size, fill, unit=k)
     return min((ratio for _, ratio in ratios), default=None)
 
 

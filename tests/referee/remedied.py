@@ -131,5 +131,6 @@ def _measured(
         opened.close()
     seen = min(found)
     core = remedy.worst.ratio or 0.0
-    seen_kept = None if kept is None else kept.of(remedy.page)
+    # where a picture no longer takes its turn, less is kept than can be seen at any one moment
+    seen_kept = None if kept is None or remedy.kind == "leave_out" else kept.of(remedy.page)
     return Tried(site.name, remedy.kind, core, seen, remedy.worst.required, remedy.kept, seen_kept)
