@@ -5,11 +5,12 @@ import tempfile
 from collections.abc import Callable
 from pathlib import Path
 
-from playwright.sync_api import Page, sync_playwright
+from playwright.sync_api import FilePayload, Page, sync_playwright
 
 from garnetfern.api.local import run_locally
 from garnetfern.cli import start_site
 from garnetfern.demo import FERN_HOUSE
+from garnetfern.demo.pictures import draw_picture
 
 HOUSE = Path(__file__).resolve().parent.parent
 TARGET = HOUSE / "docs" / "screenshots"
@@ -72,9 +73,22 @@ def _calendar(page: Page) -> None:
     page.get_by_role("img", name=re.compile(" on ")).wait_for()
 
 
-def _area(page: Page) -> None:
+def _words(page: Page) -> None:
     _view("Bench")(page)
-    _card("Base")(page)
+    _card("Words")(page)
+
+
+def _begin(page: Page) -> None:
+    """The empty site of the sample, with a picture and words that are about to be put together."""
+    page.get_by_role("heading", name="Begin", exact=True).wait_for()
+    picture: FilePayload = {
+        "name": "misted-panes.jpg",
+        "mimeType": "image/jpeg",
+        "buffer": draw_picture("misted-panes"),
+    }
+    page.get_by_label("A picture", exact=True).set_input_files(picture)
+    page.get_by_role("textbox", name="What your visitors shall read").fill("Ferns for every windowsill")
+    page.get_by_role("button", name="choose another picture").wait_for()
 
 
 def _ways_out(page: Page) -> None:
@@ -168,8 +182,7 @@ SHOTS: dict[str, Callable[[Page], None]] = {
     "bench-picture": _card("Glasshouse at dawn"),
     "pages": _pages,
     "framing": _framing,
-    "bench-area": _area,
-    "bench-words": _card("Words"),
+    "bench-words": _words,
     "bring-in": _bring,
     "schemes": _schemes,
     "situations": _situations,
@@ -201,6 +214,10 @@ def main() -> None:
                 prepare(page)
                 _settled(page)
                 page.screenshot(path=TARGET / f"{name}.png")
+        page.goto(f"{running.address}?site=my-site")
+        _begin(page)
+        _settled(page)
+        page.screenshot(path=TARGET / "begin.png")
         browser.close()
         running.stop()
 

@@ -55,11 +55,18 @@ def _named(studio: Studio) -> dict[str, str]:
 
 
 def _looked_around(house: House, sample: Sample, told: Told) -> m.SiteLine:
-    there = next((kept for kept in house.there() if kept.name == sample.name), None)
-    if there is not None:
-        return {"kind": "site", "site": there.id, "name": there.name}
-    added = [house.add(file, "The sample site") for file in sample.make(told) if file.site.assets]
-    return {"kind": "site", "site": added[0].id, "name": added[0].site().name}
+    def there() -> m.SiteLine | None:
+        found = next((kept for kept in house.there() if kept.name == sample.name), None)
+        return None if found is None else {"kind": "site", "site": found.id, "name": found.name}
+
+    if (known := there()) is not None:
+        return known
+    files = [file for file in sample.make(told) if file.site.assets]
+    # another window may have asked for it meanwhile
+    if (known := there()) is not None:
+        return known
+    first, *_ = [house.add(file, "The sample site") for file in files]
+    return {"kind": "site", "site": first.id, "name": first.site().name}
 
 
 def site_list_routes(house: House, sample: Sample | None) -> APIRouter:

@@ -27,9 +27,14 @@ def side_by_side(told: Told) -> dict[str, bytes]:
         waiting = [pool.submit(_film)]
         waiting += [pool.submit(_picture, name) for name in DRAWERS if name != LOOKS_AT]
         found: dict[str, bytes] = {}
-        for n, done in enumerate(as_completed(waiting)):
-            found |= done.result()
-            told(f"{n + 1} of {len(waiting)} pictures and films drawn", (n + 1) / len(waiting))
+        try:
+            for n, done in enumerate(as_completed(waiting)):
+                found |= done.result()
+                told(f"{n + 1} of {len(waiting)} parts drawn", (n + 1) / len(waiting))
+        except BaseException:
+            # nobody waits for them any more; what is being drawn now is finished and thrown away
+            pool.shutdown(wait=False, cancel_futures=True)
+            raise
     return _ordered(found)
 
 

@@ -63,13 +63,15 @@ def test_a_picture_that_is_dropped_waits_for_its_words(empty: Page):
           const data = new DataTransfer();
           const canvas = Object.assign(document.createElement('canvas'), { width: 90, height: 60 });
           return new Promise((done) => canvas.toBlob((blob) => {
-            data.items.add(new File([blob], 'dropped.png', { type: 'image/png' }));
+            for (const name of ['dropped.png', 'other.png'])
+              data.items.add(new File([blob], name, { type: 'image/png' }));
             document.body.dispatchEvent(new DragEvent('drop', { dataTransfer: data, bubbles: true, cancelable: true }));
             done();
           }));
         }"""
     )
     expect(empty.get_by_role("button", name="dropped.png: choose another picture")).to_be_visible()
+    expect(empty.get_by_text("Bring the others once you have begun")).to_be_visible()
     empty.get_by_role("textbox", name="What your visitors shall read").fill(SAID)
     empty.keyboard.press("Enter")
     expect(empty.get_by_text("Every word can be read on every screen")).to_be_visible()

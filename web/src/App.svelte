@@ -75,8 +75,8 @@
       void uploads.bring(files, false);
       return;
     }
-    if (beginning.fresh && place.view === 'bench' && files[0]) {
-      void beginning.take(files[0]);
+    if (beginning.fresh && place.view === 'bench') {
+      void beginning.take(files);
       return;
     }
     if (place.view !== 'shelf') place.go('bench');

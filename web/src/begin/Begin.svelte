@@ -33,8 +33,16 @@
     {#if beginning.doing}
       {@const { what, words, share } = beginning.doing}
       <div role="status" class="flex min-w-0 items-center gap-3">
-        <span>{what}</span>
-        <Progress label={what} {share} doing={words} stop={() => beginning.stop()} />
+        <span class="truncate">{what}{share === null ? ' …' : ''}</span>
+        {#if share !== null}
+          <Progress label={what} {share} doing={words} stop={() => beginning.stop()} />
+        {/if}
+      </div>
+    {:else if beginning.arriving}
+      {@const { name, done } = beginning.arriving}
+      <div role="status" class="flex min-w-0 items-center gap-3">
+        <span class="truncate">{name} is on its way</span>
+        <Progress label={name} share={done} stop={() => beginning.stop()} />
       </div>
     {:else if beginning.problem}
       <p role="alert" class="text-error min-w-0">{beginning.problem}</p>
@@ -66,9 +74,7 @@
           style:background-image={asset ? `url(/thumbs/${asset.hash.slice(0, 10)}?large)` : undefined}
           onclick={() => picture?.click()}
         >
-          {#if beginning.arriving}
-            <span class="onit">{beginning.arriving.name}, {Math.round(beginning.arriving.done * 100)} %</span>
-          {:else if asset}
+          {#if asset}
             <span class="onit truncate">{asset.name}: choose another picture</span>
           {:else}
             <span>Choose a picture, or drop one here</span>
@@ -81,7 +87,7 @@
           class="sr-only"
           tabindex="-1"
           aria-label="A picture"
-          onchange={(e) => chosen(e.currentTarget, (file) => void beginning.take(file))}
+          onchange={(e) => chosen(e.currentTarget, (file) => void beginning.take([file]))}
         />
         <div class="flex min-w-0 flex-1 flex-col justify-between gap-2">
           <label class="flex flex-1 flex-col gap-1">

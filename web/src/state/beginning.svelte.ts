@@ -13,8 +13,8 @@ export class Beginning {
   asset = $state.raw<Asset | null>(null);
   arriving = $state<{ name: string; done: number } | null>(null);
   words = $state('');
-  /** What is being done, and how far that is; null: nothing. */
-  doing = $state<{ what: string; words: string; share: number } | null>(null);
+  /** What is being done, how far that is, and whether it can be stopped; null: nothing. */
+  doing = $state<{ what: string; words: string; share: number | null } | null>(null);
   problem = $state('');
   /** Somebody goes on with the page as it is. */
   left = $state(false);
@@ -43,14 +43,22 @@ export class Beginning {
     return !this.doing && !this.arriving && (this.asset !== null || this.words.trim() !== '');
   }
 
-  /** Take a picture in; it waits here until the words are there. */
-  async take(file: File): Promise<void> {
+  /** Take the first of some pictures in; it waits here until the words are there. */
+  async take(files: File[]): Promise<void> {
+    const [file, ...others] = files;
+    if (!file || this.doing) return;
+    this.stop();
+    if (others.length > 0)
+      this.notices.say(`${file.name} is what you begin with. Bring the others once you have begun.`);
     await this.follow(async (signal) => {
       this.arriving = { name: file.name, done: 0 };
       const told = (done: number) => (this.arriving = { name: file.name, done });
-      this.asset = (await client.addPicture(file, told, signal)).asset;
+      const { asset, healed } = await client.addPicture(file, told, signal);
+      this.asset = asset;
+      if (healed) this.notices.say(`${asset.name} was damaged on the disk. It is whole again.`);
+      if (asset.note) this.notices.say(`${asset.name}: ${asset.note}`);
+      this.arriving = null;
     });
-    this.arriving = null;
   }
 
   /** Put them together so that they can be read, as one step. */
@@ -80,12 +88,18 @@ export class Beginning {
   /** A new site out of a site file, or the sample: its id, or null where it was stopped or refused. */
   async open(file: File | null): Promise<string | null> {
     let site: string | null = null;
+    if (this.doing) return null;
     await this.follow(async (signal) => {
-      this.doing = { what: file ? 'Opening the site file' : 'Making the sample', words: '', share: 0 };
+      this.doing = {
+        what: file ? `Opening ${file.name}` : 'Making the sample',
+        words: '',
+        share: file ? null : 0,
+      };
       if (file) site = (await client.openAsSite(file)).site;
       else
         for await (const line of client.openSample(signal)) {
-          if (line.kind === 'doing') this.doing = { ...this.doing, words: line.words, share: line.share };
+          if (line.kind === 'doing')
+            this.doing = { what: 'Making the sample', words: line.words, share: line.share };
           else if (line.kind === 'site') site = line.site;
         }
     });
@@ -104,6 +118,8 @@ export class Beginning {
     try {
       await work(stopping.signal);
     } catch (error) {
+      // what was begun after it goes on
+      if (this.stopping === stopping) this.arriving = null;
       if (stopping.signal.aborted || (error instanceof Refused && error.status === 410)) return;
       this.problem = error instanceof Error ? error.message : 'That did not work; nothing was changed.';
     }
