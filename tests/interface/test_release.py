@@ -26,8 +26,9 @@ def recolour(page: Page, colour: str) -> None:
     kept = page.evaluate(
         """async (value) => {
         const at = '/of/my-site/api/';
-        const { revision } = await (await fetch(at + 'state')).json();
-        const patch = [{ op: 'replace', path: '/pages/0/bands/0/backdrop/base', value }];
+        const { revision, document } = await (await fetch(at + 'state')).json();
+        const banner = document.pages[0].bands.findIndex((band) => band.role === 'banner');
+        const patch = [{ op: 'replace', path: `/pages/0/bands/${banner}/backdrop/base`, value }];
         const body = JSON.stringify({ revision, patch, label: 'Another colour' });
         const headers = { 'content-type': 'application/json' };
         return (await fetch(at + 'change', { method: 'POST', headers, body })).status; }""",
@@ -43,7 +44,7 @@ def test_a_site_is_put_live_changed_and_taken_back(small: Page):
     with small.expect_popup() as opened:
         small.get_by_role("link", name="Open as a visitor").click()
     visitor = opened.value
-    ground = "getComputedStyle(document.querySelector('.gf-behind, .gf-band')).backgroundColor"
+    ground = "getComputedStyle(document.querySelector('h1').closest('.gf-band')).backgroundColor"
     expect(visitor.locator("h1")).to_be_visible()
     first = visitor.evaluate(ground)
     recolour(small, "#102030")

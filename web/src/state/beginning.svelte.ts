@@ -31,12 +31,13 @@ export class Beginning {
     this.notices = notices;
   }
 
-  /** Whether the site is as it was begun. */
+  /** Whether nothing was done with the site yet: its one page has words, and nothing behind them but plain colours. */
   get fresh(): boolean {
     const { state } = this.doc;
     if (!state || this.left) return false;
     const { assets, pages } = state.document;
-    return !state.undo && assets.length === 0 && pages.length === 1;
+    const bare = pages.every((page) => page.bands.every((band) => band.backdrop.layers.length === 0));
+    return !state.undo && assets.length === 0 && pages.length === 1 && bare;
   }
 
   get ready(): boolean {
