@@ -75,7 +75,7 @@
 <main class="calendar">
   <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
     <h2 class="display-face text-head">Calendar</h2>
-    <p role="status" class="said min-w-0 flex-1 truncate">
+    <p role="status" class="min-w-0 flex-1 truncate">
       {#if failed}<span class="text-error">{failed}</span>
         <button type="button" class="quiet act" onclick={() => ask(first)}>Try again</button>
       {:else if !found}<span class="muted">Looking at every day …</span>
@@ -295,13 +295,6 @@
     display: grid;
     place-items: center;
     min-width: 30px;
-  }
-  /* what is said stands in a row of its own where the heading's has no room for it */
-  @container frame (max-width: 520px) {
-    .said {
-      order: 1;
-      flex-basis: 100%;
-    }
   }
   @container frame (max-width: 900px) {
     .table {
