@@ -67,7 +67,11 @@ def test_the_page_is_mended_and_left_and_mended(bench: Page):
 
 def test_pointing_at_a_marked_letter_tells_its_ground(bench: Page):
     page = frame(bench, "phone")
-    spot = page.locator("#gf-marks path").first.evaluate("e => { const b = e.getBBox(); return [b.x, b.y]; }")
+    expect(page.locator("#gf-marks path")).not_to_have_count(0)
+    # looked for where it is measured: a mark that has been exchanged meanwhile would be at 0, 0
+    spot = page.locator("body").evaluate(
+        "e => { const b = e.ownerDocument.querySelector('#gf-marks path').getBBox(); return [b.x, b.y]; }"
+    )
     box = bench.locator("iframe[title$='on phone']").bounding_box()
     scale = box["width"] / 390
     x, y = box["x"] + (spot[0] + 5) * scale, box["y"] + (spot[1] - 8) * scale

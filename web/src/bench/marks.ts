@@ -98,7 +98,10 @@ export function mark(page: Document, readings: Reading[], misfits: Misfit[], sca
   });
   strokes.push(...misfits.flatMap((m) => m.boxes.flatMap((box) => misplaced(page, box, scale))));
   const svg = layer(page, 'gf-marks');
-  if (strokes.length > 0 || svg.childElementCount > 0) svg.replaceChildren(...strokes);
+  const old = [...svg.children];
+  const same = old.length === strokes.length && old.every((o, k) => o.isEqualNode(strokes[k]));
+  // marks that stay are not exchanged: every answer of the core comes by here
+  if (!same) svg.replaceChildren(...strokes);
 }
 
 type Rect = { left: number; top: number; right: number; bottom: number };
