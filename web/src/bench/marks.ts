@@ -99,7 +99,7 @@ export function mark(page: Document, readings: Reading[], misfits: Misfit[], sca
   strokes.push(...misfits.flatMap((m) => m.boxes.flatMap((box) => misplaced(page, box, scale))));
   const svg = layer(page, 'gf-marks');
   const old = [...svg.children];
-  const same = old.length === strokes.length && old.every((o, k) => o.isEqualNode(strokes[k]));
+  const same = old.length === strokes.length && old.every((o, k) => o.isEqualNode(strokes[k] ?? null));
   // marks that stay are not exchanged: every answer of the core comes by here
   if (!same) svg.replaceChildren(...strokes);
 }
