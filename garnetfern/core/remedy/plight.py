@@ -1,7 +1,9 @@
 """Words in their situations, and a change tried on them: what every remedy is judged by."""
 
 import math
-from collections.abc import Callable, Iterator
+import threading
+from collections import deque
+from collections.abc import Callable, Collection, Iterator
 from dataclasses import replace
 from functools import cached_property
 
@@ -12,6 +14,10 @@ from ..resolve.records import BlockRecord, PageRecord
 
 Colours = Callable[[Asset], tuple[str, ...]]
 """A picture's main colours."""
+Fallen = tuple[str, str]
+"""A block and the situation in which it falls short, by their ids."""
+LATELY = 24
+"""So many trials are kept as far as they are."""
 
 
 def quotient(reading: Reading) -> float:
@@ -25,6 +31,7 @@ class Trial:
     def __init__(self, plight: "Plight", page: Page) -> None:
         self.plight, self.page = plight, page
         self._met = plight.reader.met(plight.site, page)
+        self._shares: dict[tuple[str, Situation], float] = {}
 
     def record(self, situation: Situation) -> PageRecord:
         """The page as it is laid out in a situation."""
@@ -41,14 +48,22 @@ class Trial:
     def share(self, situation: Situation) -> float:
         """How far the words are from what is required in a situation, as `quotient` tells it of their reading; without
         all the rest that a reading says. Infinite where they are not to be seen."""
-        if situation.until is not None or situation.scrolls:
-            reading = self.reading(situation)
-            return math.inf if reading is None else quotient(reading)
-        record = self.record(situation)
-        words = next((b for b in record.blocks() if b.id == self.plight.block.id), None)
-        if words is None or not words.lines:
+        words = next((b for b in self.record(situation).blocks() if b.id == self.plight.block.id), None)
+        return math.inf if words is None else self._share(situation, words)
+
+    def _share(self, situation: Situation, words: BlockRecord) -> float:
+        place = words.id, situation
+        if place not in self._shares:
+            self._shares[place] = self._looked_at(situation, words)
+        return self._shares[place]
+
+    def _looked_at(self, situation: Situation, words: BlockRecord) -> float:
+        if not words.lines:
             return math.inf
-        ratio = self.plight.reader.ratio(record, words)
+        if situation.until is not None or situation.scrolls:
+            reading = self._read(situation, words)
+            return math.inf if reading is None else quotient(reading)
+        ratio = self.plight.reader.ratio(self.record(situation), words)
         required = required_ratio(words.size / situation.moment.enlarged, words.weight, self.plight.site.requirement)
         return math.inf if ratio is None else ratio / required
 
@@ -66,13 +81,12 @@ class Trial:
         reading = None if found is None else self.reading(found)
         return None if found is None or reading is None else (reading, found)
 
-    def readings(self) -> Iterator[Reading]:
-        """Every block of words of the page in every situation."""
+    def falling(self, but: Collection[Fallen] = ()) -> Iterator[Fallen]:
+        """The blocks of the page that fall short, each with the situation; `but`: those that nobody asks for."""
         for situation in self.plight.situations:
             for words in self.record(situation).blocks():
-                reading = self._read(situation, words) if words.words and words.lines else None
-                if reading is not None:
-                    yield reading
+                if words.words and (words.id, situation.id) not in but and self._share(situation, words) < 1:
+                    yield words.id, situation.id
 
 
 def _worst_place(situation: Situation, reading: Reading) -> tuple[Situation, ...]:
@@ -96,6 +110,8 @@ class Plight:
         self.situations = situations(site, page, None)
         self.order: tuple[Situation, ...] = self.situations
         self.present = Trial(self, page)
+        self._tried: deque[Trial] = deque(maxlen=LATELY)
+        self._lately = threading.Lock()
         now = {s.id: self.present.reading(s) for s in self.situations}
         seen = [(s, reading) for s in self.situations if (reading := now[s.id]) is not None]
         seen.sort(key=lambda pair: quotient(pair[1]))
@@ -109,18 +125,26 @@ class Plight:
         return Plight(self.reader, self.site, page, self.block, self._colours)
 
     def trial(self, page: Page) -> Trial:
-        """A change to be tried."""
-        return Trial(self, page)
+        """A change to be tried. One that was asked for lately is as far as it was: a search tries what it has found,
+        its kind asks whether other words suffer by it, and it is weighed last."""
+        if page is self.page:
+            return self.present
+        with self._lately:
+            known = next((t for t in self._tried if t.page is page), None)
+            if known is None:
+                known = Trial(self, page)
+                self._tried.append(known)
+            return known
 
     @cached_property
-    def short_now(self) -> frozenset[tuple[str, str]]:
-        """What falls short as things are: block and situation."""
-        return frozenset((r.block, r.situation) for r in self.present.readings() if r.falls_short)
+    def short_now(self) -> frozenset[Fallen]:
+        """What falls short as things are."""
+        return frozenset(self.present.falling())
 
     def spares(self, trial: Trial) -> bool:
         """Whether no words of the page fall short with a change that did not before."""
-        fallen = (r for r in trial.readings() if r.falls_short and r.block != self.block.id)
-        return all((r.block, r.situation) in self.short_now for r in fallen)
+        own = {(self.block.id, s.id) for s in self.situations}
+        return next(trial.falling(self.short_now | own), None) is None
 
     @cached_property
     def areas(self) -> tuple[Area, ...]:
