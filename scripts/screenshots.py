@@ -51,7 +51,7 @@ def _pages(page: Page) -> None:
 
 def _framing(page: Page) -> None:
     page.keyboard.press("f")
-    page.get_by_label("busy parts").check()
+    page.get_by_label("what matters").check()
 
 
 def _shelf(page: Page) -> None:

@@ -5,7 +5,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from garnetfern.core.document import Asset, Crop, ImageLayer, Slot
-from garnetfern.core.picture.framing import Window, best_focal, reach, window_of
+from garnetfern.core.picture.framing import Window, reach, window_of
 from garnetfern.core.picture.slots import locked, slot_facts, widest_crop
 from garnetfern.core.resolve.box import Box
 from garnetfern.core.resolve.image import Room, image_sheet, used_size
@@ -69,27 +69,6 @@ def test_every_focal_point_in_reach_keeps_the_part(x, y, width, height):
 
 def test_a_part_wider_than_a_window_is_out_of_reach():
     assert reach([window(TALL)], [Crop(x=0.1, width=0.5)], None) is None
-
-
-def test_the_best_focal_point_finds_the_detail():
-    detail = [[1.0] * 24 for _ in range(16)]
-    for row in range(10, 14):
-        for column in range(17, 21):
-            detail[row][column] = 20.0
-    found = best_focal([window(WIDE), window(TALL)], detail, [])
-    assert found.focal[0] > 0.7
-    assert found.focal[1] > 0.6
-    assert found.others == {}
-
-
-def test_a_screen_gets_a_focal_point_of_its_own_only_where_it_needs_one():
-    flat = [[1.0] * 24 for _ in range(16)]
-    parts = [Crop(x=0.0, y=0.4, width=0.1, height=0.1), Crop(x=0.9, y=0.4, width=0.1, height=0.1)]
-    both = best_focal([window(WIDE), window(TALL)], flat, parts)
-    assert both.others == {}
-    assert list(both.lost_parts) == [1]
-    one = best_focal([window(TALL), window((0.3, 0.2))], flat, [Crop(x=0.0, y=0.0, width=0.1, height=0.1)])
-    assert one.lost_parts == {}
 
 
 @given(st.integers(20, 4000), st.integers(20, 4000), st.integers(8, 3000), st.integers(8, 3000), shares, shares)

@@ -61,6 +61,7 @@ class BandException(Model):
 
     height: Height | None = None
     padding: Padding | None = None
+    content: Content | None = None
     layout: Literal["row", "stack"] | None = None
     visible: bool | None = None
 

@@ -1,10 +1,7 @@
-"""Framing: the window each screen cuts from a picture, what is lost and bare, and which focal point serves all."""
+"""Framing: the window each screen cuts from a picture, what is lost and bare, and what keeps marked parts in sight."""
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-
-import numpy as np
-from numpy.typing import NDArray
 
 from ..document import Asset, Crop, ImageLayer
 from ..resolve.box import Box
@@ -98,91 +95,3 @@ def reach(windows: Sequence[Window], parts: Sequence[Crop], crop: Crop | None) -
     if across is None or down is None:
         return None
     return Box(across[0], down[0], across[1] - across[0], down[1] - down[0])
-
-
-STEPS = 41
-
-
-def _mass(detail: NDArray[np.float64]) -> NDArray[np.float64]:
-    """Cumulated detail, one row and column more than the map."""
-    table = np.zeros((detail.shape[0] + 1, detail.shape[1] + 1))
-    table[1:, 1:] = detail.cumsum(axis=0).cumsum(axis=1)
-    return table
-
-
-def _at(table: NDArray[np.float64], x: float, y: float) -> float:
-    """The cumulated detail up to a place in fractions, between cells in proportion."""
-    rows, columns = table.shape[0] - 1, table.shape[1] - 1
-    fx, fy = min(max(x, 0.0), 1.0) * columns, min(max(y, 0.0), 1.0) * rows
-    x0, y0 = min(int(fx), columns - 1), min(int(fy), rows - 1)
-    dx, dy = fx - x0, fy - y0
-    top = table[y0, x0] * (1 - dx) + table[y0, x0 + 1] * dx
-    foot = table[y0 + 1, x0] * (1 - dx) + table[y0 + 1, x0 + 1] * dx
-    return float(top * (1 - dy) + foot * dy)
-
-
-@dataclass(frozen=True)
-class Proposal:
-    """A focal point for all screens, and screens (by their number) that need another one."""
-
-    focal: tuple[float, float]
-    others: dict[int, tuple[float, float]]
-    lost_parts: dict[int, list[int]]
-
-
-def _placed(window: Window, focal: tuple[float, float], whole: Crop) -> Window:
-    """The window moved to where it lies with this focal point."""
-    x = whole.x + focal[0] * (whole.width - window.width)
-    y = whole.y + focal[1] * (whole.height - window.height)
-    return Window(x, y, window.width, window.height, window.lost, window.bare, window.magnification, window.tiles)
-
-
-def best_focal(
-    windows: Sequence[Window], detail: Sequence[Sequence[float]], parts: Sequence[Crop], crop: Crop | None = None
-) -> Proposal:
-    """The focal point that keeps most marked parts and then most of the detail in all windows together.
-
-    A screen gets one of its own only where the common one loses a part there that its own would keep.
-    """
-    whole = crop or Crop()
-    weights = np.array(detail, dtype=np.float64) ** 1.5 + 1e-6
-    table = _mass(weights)
-    total = table[-1, -1]
-
-    def score(window: Window, focal: tuple[float, float]) -> tuple[int, float]:
-        w = _placed(window, focal, whole)
-        kept = sum(w.keeps(part) for part in parts)
-        right, foot = w.x + w.width, w.y + w.height
-        inside = _at(table, right, foot) - _at(table, w.x, foot) - _at(table, right, w.y) + _at(table, w.x, w.y)
-        return kept, inside / total
-
-    grid = [round(n / (STEPS - 1), 3) for n in range(STEPS)]
-
-    def best(chosen: Sequence[Window]) -> tuple[float, float]:
-        """Axes are searched one after the other, twice: windows of one picture differ along one axis each."""
-        focal = (0.5, 0.5)
-
-        def value(f: tuple[float, float]) -> tuple[int, float, float]:
-            scores = [score(w, f) for w in chosen]
-            off = abs(f[0] - 0.5) + abs(f[1] - 0.5)
-            return sum(s[0] for s in scores), round(sum(s[1] for s in scores), 4), -off
-
-        for _ in range(2):
-            focal = max(((x, focal[1]) for x in grid), key=value)
-            focal = max(((focal[0], y) for y in grid), key=value)
-        return focal
-
-    if not windows:
-        return Proposal((0.5, 0.5), {}, {})
-    common = best(windows)
-    others: dict[int, tuple[float, float]] = {}
-    lost: dict[int, list[int]] = {}
-    for n, window in enumerate(windows):
-        own = best([window])
-        if score(window, own)[0] > score(window, common)[0]:
-            others[n] = own
-        shown = _placed(window, others.get(n, common), whole)
-        missing = [k for k, part in enumerate(parts) if not shown.keeps(part)]
-        if missing:
-            lost[n] = missing
-    return Proposal(common, others, lost)

@@ -45,6 +45,7 @@ def from_plain(plain: dict[str, Any]) -> Known:
     look, seams = plain["look"], plain["seams"]
     colours = tuple(Swatch(**c) for c in look["colours"])
     detail = tuple(tuple(row) for row in look["detail"])
+    subject = tuple(tuple(row) for row in look["subject"])
     edges = (plain["edges"][0], plain["edges"][1])
     found = None if seams is None else seams_from_plain(seams)
-    return Known(Look(colours, look["lightness"], look["busyness"], detail), found, edges, plain["depth"])
+    return Known(Look(colours, look["lightness"], look["busyness"], detail, subject), found, edges, plain["depth"])

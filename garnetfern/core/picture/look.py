@@ -11,6 +11,7 @@ from PIL import Image
 
 from ..colour.notation import Rgba
 from ..colour.spaces import Pixels, level_luminance, lightness, oklab
+from .subject import SHARP_SIDE, subject_of
 
 SMALL = 96
 """The longer side of the picture that colours are counted on, px."""
@@ -39,12 +40,14 @@ class Swatch:
 
 @dataclass(frozen=True)
 class Look:
-    """A picture's looks. `detail` is a map of rows of cells, each the fast deviation of L* there."""
+    """A picture's looks. `detail` is a map of rows of cells, each the fast deviation of L* there; `subject` one of how
+    much of the subject lies in each (`subject_of`)."""
 
     colours: tuple[Swatch, ...]
     lightness: float
     busyness: float
     detail: tuple[tuple[float, ...], ...]
+    subject: tuple[tuple[int, ...], ...] = ()
 
     @property
     def mood(self) -> Mood:
@@ -112,6 +115,7 @@ def look_of(image: Image.Image) -> Look:
         round(light, 1),
         round(float(detail.mean()), 2),
         tuple(tuple(round(float(v), 1) for v in row) for row in np.atleast_2d(cells)),
+        subject_of(_flat(image, SHARP_SIDE)),
     )
 
 

@@ -3,6 +3,7 @@
 Edit
 ├─ bands     add-band, remove-band, move-band, duplicate-band, set-columns
 ├─ blocks    add-block, remove-block, move-block, duplicate-block
+├─ beside    beside-subject
 ├─ joins     join, part
 ├─ screens   add-screen, remove-screen, same-everywhere
 └─ pictures  lay-picture, shelve-picture, replace-picture, remove-picture, follow-advice, best-focal

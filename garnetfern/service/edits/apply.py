@@ -7,6 +7,7 @@ from pydantic import Field
 
 from ...core.document import Site
 from . import bands as b
+from . import beside as w
 from . import blocks as k
 from . import fonts as f
 from . import joins as j
@@ -29,6 +30,7 @@ Edit = Annotated[
     | k.RemoveBlock
     | k.MoveBlock
     | k.DuplicateBlock
+    | w.BesideSubject
     | j.JoinBands
     | j.PartBands
     | y.CopyLayer
@@ -123,6 +125,7 @@ WITH_MORE: dict[type, Callable[[Site, Any, Any, Any], Edited]] = {
     p.LayPicture: p.lay_picture,
     p.FollowAdvice: p.follow_advice,
     p.BestFocal: p.best_focal,
+    w.BesideSubject: w.beside_subject,
     q.TakeTurns: q.take_turns,
     f.NameFont: f.name_font,
     f.StandIn: f.stand_in,

@@ -122,7 +122,8 @@ def _shown(layer: LayerBase, name: str, asset: Asset) -> LayerBase:
 
 
 def lay_picture(site: Site, asked: LayPicture, looks: Looks, fonts: Any) -> Edited:
-    """The picture comes onto the shelf where it is not there yet, and gets the focal point that suits all screens."""
+    """The picture comes onto the shelf where it is not there yet, and gets the focal point that suits all screens, and
+    those that a screen needs for itself."""
     site, asset = _shelved(site, asked.asset)
     page = page_of(site, asked.page)
     area = page.area(asked.area)
@@ -137,9 +138,7 @@ def lay_picture(site: Site, asked: LayPicture, looks: Looks, fonts: Any) -> Edit
         layers = (*area.backdrop.layers[:at], laid(asset, chosen), *area.backdrop.layers[at:])
     page = with_backdrop(page, area.id, area.backdrop.model_copy(update={"layers": layers}))
     site = with_page(site, page)
-    focal = focal_for(site, page, asked.area, chosen, looks, fonts).focal
-    area, layer = _layer(page, asked.area, chosen)
-    page = with_layer(page, area, layer.model_copy(update={"focal": focal}))
+    page = focused(site, page, asked.area, chosen, looks, fonts)
     name = getattr(area, "name", None) or page.title
     return Edited(with_page(site, page), f"Put {asset.name} behind {name}", chosen)
 
@@ -174,14 +173,21 @@ def follow_advice(site: Site, asked: FollowAdvice, looks: Looks, fonts: Any) -> 
     return Edited(with_page(site, page), f"{layer.name}: as suits it", layer.id)
 
 
-def best_focal(site: Site, asked: BestFocal, looks: Looks, fonts: Any) -> Edited:
-    """Screens whose exception is not needed any more lose it."""
-    page = page_of(site, asked.page)
-    area, layer = _layer(page, asked.area, asked.layer)
-    found = focal_for(site, page, asked.area, asked.layer, looks, fonts)
+def focused(site: Site, page: Page, area_id: str, layer_id: str, looks: Looks, fonts: Any) -> Page:
+    """The page with the computed focal point of a picture, and with one of its own for screens that need it; those
+    that do not need theirs any more lose it."""
+    area, layer = _layer(page, area_id, layer_id)
+    found = focal_for(site, page, area_id, layer_id, looks, fonts)
     screens = {s: e.model_copy(update={"focal": None, "position": None}) for s, e in layer.screens.items()}
     for screen, focal in found.others.items():
         screens[screen] = screens.get(screen, ImageException()).model_copy(update={"focal": focal})
     kept = {s: e for s, e in screens.items() if any(v is not None for _, v in e)}
-    changed = layer.model_copy(update={"focal": found.focal, "position": None, "screens": kept})
-    return Edited(with_page(site, with_layer(page, area, changed)), f"Best focal point of {layer.name}", layer.id)
+    return with_layer(page, area, layer.model_copy(update={"focal": found.focal, "position": None, "screens": kept}))
+
+
+def best_focal(site: Site, asked: BestFocal, looks: Looks, fonts: Any) -> Edited:
+    """Screens whose exception is not needed any more lose it."""
+    page = page_of(site, asked.page)
+    layer = _layer(page, asked.area, asked.layer)[1]
+    page = focused(site, page, asked.area, asked.layer, looks, fonts)
+    return Edited(with_page(site, page), f"Best focal point of {layer.name}", layer.id)

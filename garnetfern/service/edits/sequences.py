@@ -21,11 +21,10 @@ from ...core.document import (
 from ...core.document.layers import AS_OTHERS
 from ...core.document.layers.sequence import MOST
 from ...core.errors import GarnetfernError, NotFoundError
-from ..views.framing import focal_for
 from ..views.looks import Looks
 from .common import Asked, Edited, page_of, with_page
 from .layers import area_of, name_of
-from .pictures import with_layer
+from .pictures import focused
 
 SLOW = {"stay": 1.0, "change": 6.0}
 """Gradients are on the way most of the time."""
@@ -179,8 +178,7 @@ def take_turns(site: Site, asked: TakeTurns, looks: Looks, fonts: Any) -> Edited
     told = _changed(old, sequence)
     site, page = _with_layers(site, page, asked.area, layers)
     for layer in chain.from_iterable(x.pictures() for x in fresh):
-        focal = focal_for(site, page, asked.area, layer.id, looks, fonts).focal
-        page = with_layer(page, area_of(page, asked.area), layer.model_copy(update={"focal": focal}))
+        page = focused(site, page, asked.area, layer.id, looks, fonts)
     return Edited(with_page(site, page), f"Turns behind {name_of(area)}{told}", sequence.id)
 
 

@@ -8,7 +8,8 @@ from typing_extensions import TypedDict
 from ...core.document import Asset, ImageLayer, Page, Screen, Site, page_on
 from ...core.errors import NotFoundError
 from ...core.picture.advice import Advice, advise
-from ...core.picture.framing import Window, best_focal, reach, window_of
+from ...core.picture.focal import Sureness, best_focal
+from ...core.picture.framing import Window, reach, window_of
 from ...core.picture.tiles import Seam, Seams, noticeable
 from ...core.resolve.book import FontBook
 from ...core.resolve.box import Box
@@ -49,10 +50,11 @@ class FramingView(TypedDict):
     layer: str
     asset: str
     screens: list[ScreenWindow]
-    detail: list[list[float]]
+    subject: list[list[int]]
     mood: str
     focal: tuple[float, float]
     others: dict[str, tuple[float, float]]
+    sureness: Sureness
     never: dict[str, list[str]]
     reach: tuple[float, float, float, float] | None
     advice: str
@@ -78,6 +80,7 @@ class FocalFound:
     focal: tuple[float, float]
     others: dict[str, tuple[float, float]]
     lost: dict[str, list[str]]
+    sureness: Sureness
 
 
 def image_layer(page: Page, area_id: str, layer_id: str) -> ImageLayer:
@@ -114,7 +117,7 @@ def shown_on_screens(site: Site, page: Page, area_id: str, layer_id: str, fonts:
 
 
 def focal_for(site: Site, page: Page, area_id: str, layer_id: str, looks: Looks, fonts: FontBook) -> FocalFound:
-    """Which focal point keeps marked parts and detail in sight on all screens."""
+    """Which focal point keeps marked parts and the subject in sight on all screens."""
     return _focal(
         site, image_layer(page, area_id, layer_id), shown_on_screens(site, page, area_id, layer_id, fonts), looks
     )
@@ -122,11 +125,11 @@ def focal_for(site: Site, page: Page, area_id: str, layer_id: str, looks: Looks,
 
 def _focal(site: Site, layer: ImageLayer, shown: list[Shown], looks: Looks) -> FocalFound:
     asset = site.asset(layer.asset)
-    detail = looks.of(asset.hash).look.detail
-    found = best_focal([s.window for s in shown], detail, [p.box for p in asset.parts], layer.crop)
+    subject = looks.of(asset.hash).look.subject
+    found = best_focal([s.window for s in shown], subject, [p.box for p in asset.parts], layer.crop)
     others = {shown[n].screen.id: focal for n, focal in found.others.items()}
     lost = {shown[n].screen.id: [asset.parts[k].name for k in ks] for n, ks in found.lost_parts.items()}
-    return FocalFound(found.focal, others, lost)
+    return FocalFound(found.focal, others, lost, found.sureness)
 
 
 NO_TILE = Seams(Seam(9.0, True), Seam(9.0, True))
@@ -188,10 +191,11 @@ def framing(site: Site, page: Page, area_id: str, layer_id: str, looks: Looks, f
         "layer": layer.id,
         "asset": asset.id,
         "screens": [_screen_view(s, asset, known.depth) for s in shown],
-        "detail": [list(row) for row in known.look.detail],
+        "subject": [list(row) for row in known.look.subject],
         "mood": known.look.mood,
         "focal": best.focal,
         "others": best.others,
+        "sureness": best.sureness,
         "never": best.lost,
         "reach": None if room is None else (room.x, room.y, room.width, room.height),
         "advice": advice.reason,

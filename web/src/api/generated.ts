@@ -1808,7 +1808,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Edit */
-            edit: components["schemas"]["AddBand"] | components["schemas"]["RemoveBand"] | components["schemas"]["MoveBand"] | components["schemas"]["DuplicateBand"] | components["schemas"]["SetColumns"] | components["schemas"]["AddBlock"] | components["schemas"]["RemoveBlock"] | components["schemas"]["MoveBlock"] | components["schemas"]["DuplicateBlock"] | components["schemas"]["JoinBands"] | components["schemas"]["PartBands"] | components["schemas"]["CopyLayer"] | components["schemas"]["SaveLook"] | components["schemas"]["LayLook"] | components["schemas"]["AddPlate"] | components["schemas"]["AddScreen"] | components["schemas"]["RemoveScreen"] | components["schemas"]["SameEverywhere"] | components["schemas"]["AddPage"] | components["schemas"]["CopyPage"] | components["schemas"]["RemovePage"] | components["schemas"]["MovePage"] | components["schemas"]["NamePage"] | components["schemas"]["AddressPage"] | components["schemas"]["SharePart"] | components["schemas"]["PartAlone"] | components["schemas"]["StepOut"] | components["schemas"]["StepIn"] | components["schemas"]["KindPage"] | components["schemas"]["NewPlaced"] | components["schemas"]["PlaceBand"] | components["schemas"]["RemovePlaced"] | components["schemas"]["MovePlaced"] | components["schemas"]["PutPlaced"] | components["schemas"]["AddRule"] | components["schemas"]["ChangeRule"] | components["schemas"]["RemoveRule"] | components["schemas"]["SetZone"] | components["schemas"]["LayPicture"] | components["schemas"]["ShelvePicture"] | components["schemas"]["ReplacePicture"] | components["schemas"]["RemovePicture"] | components["schemas"]["FollowAdvice"] | components["schemas"]["BestFocal"] | components["schemas"]["LayIn"] | components["schemas"]["TakeTurns"] | components["schemas"]["EndTurns"] | components["schemas"]["NameFont"] | components["schemas"]["StandIn"] | components["schemas"]["RemoveFont"];
+            edit: components["schemas"]["AddBand"] | components["schemas"]["RemoveBand"] | components["schemas"]["MoveBand"] | components["schemas"]["DuplicateBand"] | components["schemas"]["SetColumns"] | components["schemas"]["AddBlock"] | components["schemas"]["RemoveBlock"] | components["schemas"]["MoveBlock"] | components["schemas"]["DuplicateBlock"] | components["schemas"]["BesideSubject"] | components["schemas"]["JoinBands"] | components["schemas"]["PartBands"] | components["schemas"]["CopyLayer"] | components["schemas"]["SaveLook"] | components["schemas"]["LayLook"] | components["schemas"]["AddPlate"] | components["schemas"]["AddScreen"] | components["schemas"]["RemoveScreen"] | components["schemas"]["SameEverywhere"] | components["schemas"]["AddPage"] | components["schemas"]["CopyPage"] | components["schemas"]["RemovePage"] | components["schemas"]["MovePage"] | components["schemas"]["NamePage"] | components["schemas"]["AddressPage"] | components["schemas"]["SharePart"] | components["schemas"]["PartAlone"] | components["schemas"]["StepOut"] | components["schemas"]["StepIn"] | components["schemas"]["KindPage"] | components["schemas"]["NewPlaced"] | components["schemas"]["PlaceBand"] | components["schemas"]["RemovePlaced"] | components["schemas"]["MovePlaced"] | components["schemas"]["PutPlaced"] | components["schemas"]["AddRule"] | components["schemas"]["ChangeRule"] | components["schemas"]["RemoveRule"] | components["schemas"]["SetZone"] | components["schemas"]["LayPicture"] | components["schemas"]["ShelvePicture"] | components["schemas"]["ReplacePicture"] | components["schemas"]["RemovePicture"] | components["schemas"]["FollowAdvice"] | components["schemas"]["BestFocal"] | components["schemas"]["LayIn"] | components["schemas"]["TakeTurns"] | components["schemas"]["EndTurns"] | components["schemas"]["NameFont"] | components["schemas"]["StandIn"] | components["schemas"]["RemoveFont"];
         };
         /**
          * AskedLayer
@@ -2181,6 +2181,7 @@ export interface components {
         BandException: {
             height?: components["schemas"]["Height"] | null;
             padding?: components["schemas"]["Padding"] | null;
+            content?: components["schemas"]["Content"] | null;
             /** Layout */
             layout?: ("row" | "stack") | null;
             /** Visible */
@@ -2235,6 +2236,21 @@ export interface components {
             done: components["schemas"]["DoneForWords"][];
             /** Left */
             left: string[];
+        };
+        /**
+         * BesideSubject
+         * @description Put a band's words beside what matters in the picture behind them, on each screen where it is calm.
+         */
+        BesideSubject: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "beside-subject";
+            /** Page */
+            page: string;
+            /** Band */
+            band: string;
         };
         /**
          * BestFocal
@@ -3493,8 +3509,8 @@ export interface components {
             asset: string;
             /** Screens */
             screens: components["schemas"]["ScreenWindow"][];
-            /** Detail */
-            detail: number[][];
+            /** Subject */
+            subject: number[][];
             /** Mood */
             mood: string;
             /** Focal */
@@ -3509,6 +3525,11 @@ export interface components {
                     number
                 ];
             };
+            /**
+             * Sureness
+             * @enum {string}
+             */
+            sureness: "marked" | "sure" | "likely" | "doubtful";
             /** Never */
             never: {
                 [key: string]: string[];

@@ -7,6 +7,7 @@
   import type { Rect } from './geometry';
   import Sheet, { type Mode } from './Sheet.svelte';
   import WindowList from './WindowList.svelte';
+  import { DOUBT, doubtful, SURENESS } from './sureness';
   import { useBench } from '../state/context';
   import type { Values } from '../state/editor';
   import { put } from '../state/target';
@@ -43,6 +44,8 @@
       sheet !== null &&
       Math.hypot((own.focal?.[0] ?? 0.5) - sheet.focal[0], (own.focal?.[1] ?? 0.5) - sheet.focal[1]) < 0.002,
   );
+
+  const asks = $derived(sheet !== null && own !== null && doubtful(sheet, own.focal));
 
   $effect(() => {
     if (layer || selection.areas.length === 0) return;
@@ -95,7 +98,7 @@
       {/if}
       <Scope differs={Object.keys(layer?.screens ?? {})} />
       <label class="ml-auto flex items-center gap-1.5">
-        <input type="checkbox" class="h-4 w-4" bind:checked={map} /> busy parts
+        <input type="checkbox" class="h-4 w-4" bind:checked={map} /> what matters
       </label>
     </div>
     {#if layer && asset && own}
@@ -155,8 +158,9 @@
         {:else if mode === 'crop'}Draw the part of the picture that is used{selection.scope
             ? ' on this screen'
             : ''}.
-        {:else}Drag the diamond to the spot that stays in sight, or a screen's name to give that screen its
-          own.{/if}
+        {:else if asks}{DOUBT} Tap what must stay in sight; or drag a screen's name to give that screen its own.
+        {:else}{sheet ? SURENESS[sheet.sureness] : ''} Drag the diamond to the spot that stays in sight, or a screen's
+          name to give that screen its own.{/if}
         {#if own.crop}
           <button
             type="button"

@@ -123,14 +123,14 @@
   }
 
   $effect(() => {
-    const rows = framing?.detail;
+    const rows = framing?.subject;
     const pen = canvas?.getContext('2d');
     if (!rows || !canvas || !pen || !rows[0]) return;
     canvas.width = rows[0].length;
     canvas.height = rows.length;
     for (const [y, row] of rows.entries())
       for (const [x, value] of row.entries()) {
-        pen.fillStyle = `rgb(196 110 0 / ${Math.min(0.75, value / 12)})`;
+        pen.fillStyle = `rgb(196 110 0 / ${(0.75 * value) / 1000})`;
         pen.fillRect(x, y, 1, 1);
       }
   });

@@ -17,6 +17,7 @@
   import Tabs from '../../../parts/Tabs.svelte';
   import { weight } from '../../../parts/weight';
   import UploadList from '../../../settings/UploadList.svelte';
+  import { DOUBT, doubtful } from '../../../framing/sureness';
   import { useBench } from '../../../state/context';
 
   /** `member`: it takes turns with others, whose strength they share. */
@@ -74,6 +75,9 @@
         show={(spot) => show({ focal: spot, position: null })}
         keep={(spot) => keep({ focal: spot, position: null }, `Focal point of ${layer.name}`)}
       />
+      {#if framing && doubtful(framing, own.focal)}
+        <p class="advice" role="status">{DOUBT} Tap what must stay in sight.</p>
+      {/if}
       <p class="muted text-small">{asset.width} × {asset.height} px, {weight(asset.bytes)}</p>
       <label
         class="flex cursor-pointer items-center gap-1.5 text-small"
