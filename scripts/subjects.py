@@ -60,7 +60,7 @@ def measure(folder: Path | None) -> list[str]:
         shares = {}
         for which, shapes in (("hard", HARD), ("usual", WINDOWS)):
             windows = windows_of(image, shapes)
-            found = proposed(image, subject, windows)
+            found = proposed(subject, windows)
             shares[which] = kept(label, windows, None), kept(label, windows, found)
         seen.append((label, shares, found))
     lines = HEAD.format(there=len(seen), all=len(marked)).splitlines()

@@ -9,12 +9,12 @@ from PIL import Image
 from garnetfern.core.document import Crop
 from garnetfern.core.picture.focal import MIDDLE, OWN, best_focal
 from garnetfern.core.picture.framing import Window
-from garnetfern.core.picture.subject import CELLS, FULL, subject_of
+from garnetfern.core.picture.subject import CELLS, EVEN, FULL, Subject, subject_of
 
 from ..subjects.labelled import AT_HAND, Labelled, figures, kept, labels, photograph, proposed, windows_of
 
 WIDE, TALL = (1.0, 0.4), (0.35, 1.0)
-NOWHERE = [[1] * 24 for _ in range(24)]
+NOWHERE = Subject([[1] * 24 for _ in range(24)], 1.0)
 
 
 def window(size, x=0.0, y=0.0):
@@ -27,7 +27,7 @@ def subject(across, down, weight=900):
     for row in range(*down):
         for column in range(*across):
             found[row][column] = weight
-    return found
+    return Subject(found, 1.0)
 
 
 def scene(at, size=0.2, shape=(400, 600)):
@@ -59,9 +59,26 @@ def test_where_nothing_tells_the_subject_the_middle_stays_and_that_is_said():
     assert (found.focal, found.others, found.sureness) == (MIDDLE, {}, "doubtful")
 
 
+def test_what_stands_out_nowhere_is_doubtful_wherever_it_would_be_likely():
+    here = subject((17, 21), (16, 21))
+    found = best_focal([window(WIDE), window(TALL)], here._replace(clear=EVEN - 0.01), [])
+    assert (found.focal, found.sureness) == (MIDDLE, "doubtful")
+
+
+@pytest.mark.parametrize("name", ["brick.png", "grass.png", "gravel.png", "noise"])
+def test_patterns_have_no_subject(name):
+    if name == "noise":
+        pixels = np.random.default_rng(4).integers(0, 256, (400, 600, 3), dtype=np.uint8)
+    else:
+        image = photograph(Labelled(AT_HAND, name, 0, (0, 0, 1, 1), ""), None)
+        assert image is not None
+        pixels = np.asarray(image)
+    assert subject_of(pixels).clear < EVEN
+
+
 def test_only_the_axis_that_is_doubtful_keeps_its_middle():
     spread = [[900 if 2 <= row < 5 else 0] * 24 for row in range(24)]
-    found = best_focal([window(WIDE), window(TALL)], spread, [])
+    found = best_focal([window(WIDE), window(TALL)], Subject(spread, 1.0), [])
     assert found.focal[0] == 0.5
     assert found.focal[1] < 0.2
     assert found.sureness == "doubtful"
@@ -69,7 +86,7 @@ def test_only_the_axis_that_is_doubtful_keeps_its_middle():
 
 @given(st.lists(st.integers(0, 1000), min_size=24, max_size=24), st.floats(0.1, 0.9), st.floats(0.1, 0.9))
 def test_no_screen_keeps_much_less_than_it_could(columns, first, second):
-    found = best_focal([window((size, 1.0)) for size in (first, second)], [columns] * 24, [])
+    found = best_focal([window((size, 1.0)) for size in (first, second)], Subject([columns] * 24, 1.0), [])
     cells = np.array(columns) + 1e-9
 
     def share(size, at):
@@ -97,18 +114,18 @@ def test_marked_parts_come_before_what_pixels_tell():
 def test_a_thing_on_a_plain_ground_stays_in_sight_wherever_it_is(x, y, shape):
     image, size = Image.fromarray(scene((x, y), shape=shape)), 0.2 * min(shape) / 1.2
     found = subject_of(np.asarray(image))
-    assert all(0 <= weight <= FULL for row in found for weight in row)
+    assert all(0 <= weight <= FULL for row in found.cells for weight in row)
     across, down = size / shape[1], size / shape[0]
     box = (max(0, x - across), max(0, y - down), min(1, x + across), min(1, y + down))
     label, windows = Labelled("", "", 0, box, "judge"), windows_of(image)
-    ours = kept(label, windows, proposed(image, found, windows))
+    ours = kept(label, windows, proposed(found, windows))
     assert min(ours) >= 0.8 or ours >= kept(label, windows, None)
 
 
 @pytest.mark.parametrize("size", [(1, 1), (3, 200), (500, 2), (40, 30)])
 def test_pictures_of_any_size_and_of_one_colour_are_looked_at(size):
     found = subject_of(np.full((*size, 3), 128, dtype=np.uint8))
-    assert len(found) == CELLS
+    assert len(found.cells) == CELLS
     assert best_focal([window(WIDE)], found, []).focal[0] == 0.5
 
 
@@ -120,7 +137,7 @@ def test_photographs_at_hand_keep_their_subject():
             image = photograph(label, None)
             assert isinstance(image, Image.Image)
             windows = windows_of(image)
-            ours.append(kept(label, windows, proposed(image, subject_of(np.asarray(image)), windows)))
+            ours.append(kept(label, windows, proposed(subject_of(np.asarray(image)), windows)))
     assert len(ours) == 6
     assert figures(ours)[0] >= 0.95
 

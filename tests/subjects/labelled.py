@@ -15,6 +15,7 @@ from PIL import Image, UnidentifiedImageError
 
 from garnetfern.core.picture.focal import Proposal, best_focal
 from garnetfern.core.picture.framing import Window
+from garnetfern.core.picture.subject import Subject
 
 LABELS = Path(__file__).with_name("labels.csv")
 WINDOWS = (1440 / 480, 820 / 410, 390 / 480)
@@ -113,7 +114,7 @@ def kept(label: Labelled, windows: list[Window], found: Proposal | None) -> list
     return shares
 
 
-def proposed(image: Image.Image, subject: tuple[tuple[int, ...], ...], windows: list[Window]) -> Proposal:
+def proposed(subject: Subject, windows: list[Window]) -> Proposal:
     """What the application proposes."""
     return best_focal(windows, subject, [])
 

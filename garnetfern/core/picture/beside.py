@@ -1,4 +1,5 @@
-"""What it costs a picture that words stand on it: how much of its subject they cover, and how busy it is there."""
+"""What it costs a picture that words stand on it: how much of its subject they cover, how busy it is there, and how
+near its lightness is to theirs."""
 
 from collections.abc import Sequence
 from dataclasses import dataclass
@@ -13,6 +14,8 @@ from .framing import Window
 
 CALM = 0.06
 """What ground of the picture's mean busyness counts, beside covering all of the subject, which counts 1."""
+CLOSE, APART = 0.5, 60.0
+"""What words cost that are as light as the picture beneath them; and how far apart, L*, they cost nothing of that."""
 SOME = 0.05
 """Of a subject of which less than that share is in sight, covering all that is there does not count as covering it."""
 FOCUS = 0.16
@@ -56,21 +59,42 @@ def of_parts(parts: Sequence[Crop]) -> NDArray[np.float64]:
     return found
 
 
+@dataclass(frozen=True)
+class Standing:
+    """A line of words: its box, CSS px, and its letters' lightness, L*; None where a plate lies beneath it."""
+
+    box: Box
+    light: float | None
+
+
 class Costs:
-    """What it costs a picture that words stand on parts of it."""
+    """What it costs a picture that words stand on parts of it. `light` is a map of the picture's L*."""
 
-    def __init__(self, subject: Map, detail: Map) -> None:
-        self._subject, self._detail = Mass(subject), Mass(detail)
+    def __init__(self, subject: Map, detail: Map, light: Map) -> None:
+        self._subject, self._detail, self._light = Mass(subject), Mass(detail), Mass(light)
+        self._cells = len(light) * len(light[0])
 
-    def of(self, words: Sequence[Box], behind: Behind) -> float:
-        """The share of the subject in sight that these boxes cover, and how busy the picture is beneath them."""
+    def _too_close(self, standing: Standing, part: Box) -> float:
+        """How near the words' lightness is to the picture's, 0..1."""
+        size = part.width * part.height * self._cells
+        if standing.light is None or size <= 0:
+            return 0.0
+        beneath = self._light.within(part.x, part.y, part.width, part.height) / size
+        return max(0.0, 1 - abs(standing.light - beneath) / APART)
+
+    def of(self, words: Sequence[Standing], behind: Behind) -> float:
+        """The share of the subject in sight that they cover, how busy the picture is beneath them, and how near to
+        their lightness."""
         window = behind.window
         seen = self._subject.within(window.x, window.y, window.width, window.height)
         seen = max(seen, SOME * self._subject.within(0, 0, 1, 1))
         busy = self._detail.within(window.x, window.y, window.width, window.height)
         mean = max(busy / max(window.width * window.height, 1e-9), 1e-9)
-        parts = [part for part in map(behind.part, words) if part is not None]
-        covered = sum(self._subject.within(p.x, p.y, p.width, p.height) for p in parts) / seen
-        room = sum(p.width * p.height for p in parts)
-        under = sum(self._detail.within(p.x, p.y, p.width, p.height) for p in parts)
-        return covered + CALM * (under / room / mean if room > 0 else 0.0)
+        found = [(one, part) for one in words if (part := behind.part(one.box)) is not None]
+        covered = sum(self._subject.within(p.x, p.y, p.width, p.height) for _, p in found) / seen
+        room = sum(p.width * p.height for _, p in found)
+        if room <= 0:
+            return covered
+        under = sum(self._detail.within(p.x, p.y, p.width, p.height) for _, p in found)
+        close = sum(self._too_close(one, p) * p.width * p.height for one, p in found)
+        return covered + CALM * under / room / mean + CLOSE * close / room

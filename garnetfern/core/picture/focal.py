@@ -9,6 +9,7 @@ from numpy.typing import NDArray
 
 from ..document import Crop
 from .framing import Window
+from .subject import EVEN, PLAIN, Subject
 
 STEPS = 41
 """Places of the focal point that are tried along each axis."""
@@ -102,8 +103,9 @@ class _Focal:
             y = along(lambda place, x=x: (x, place))  # type: ignore[misc]
         return x, y
 
-    def clear(self, windows: Sequence[Window], focal: Spot, axis: int) -> float:
-        """How clearly the subject lies in the windows along an axis, 0..1: for the worst of those that cut there."""
+    def held(self, windows: Sequence[Window], focal: Spot, axis: int) -> float:
+        """How much more of the subject than of the picture lies in the windows along an axis, 0..1: for the worst of
+        those that cut there."""
         whole = self.whole
         least = 1.0
         for window in windows:
@@ -117,15 +119,15 @@ class _Focal:
 
 
 def best_focal(
-    windows: Sequence[Window], subject: Sequence[Sequence[float]], parts: Sequence[Crop], crop: Crop | None = None
+    windows: Sequence[Window], subject: Subject, parts: Sequence[Crop], crop: Crop | None = None
 ) -> Proposal:
     """The focal point that keeps most marked parts and then most of the subject in all windows together.
 
-    `subject`: how much of it lies in each cell of the picture (`subject_of`). A screen gets a point of its own only
+    A screen gets a point of its own only
     where the common one loses a part there that its own would keep, or more of the subject than `OWN`. Along an axis
     where it is doubtful what the subject is, and nobody has marked anything, the middle stays.
     """
-    look = _Focal(subject, parts, crop or Crop())
+    look = _Focal(subject.cells, parts, crop or Crop())
     if not windows:
         return Proposal(MIDDLE, {}, {}, "marked" if parts else "sure")
     common = look.best(windows)
@@ -137,13 +139,16 @@ def best_focal(
             others[n] = own
     if parts:
         return Proposal(common, others, _lost(look, windows, common, others), "marked")
-    clear = [look.clear(windows, common, axis) for axis in (0, 1)]
+    held_by = [look.held(windows, common, axis) for axis in (0, 1)]
+    told = [held >= DOUBTFUL and subject.clear >= EVEN for held in held_by]
 
     def held(focal: Spot) -> Spot:
-        x, y = (place if clear[axis] >= DOUBTFUL else 0.5 for axis, place in enumerate(focal))
+        x, y = (place if told[axis] else 0.5 for axis, place in enumerate(focal))
         return x, y
 
-    sureness: Sureness = "sure" if min(clear) >= SURE else "likely" if min(clear) >= DOUBTFUL else "doubtful"
+    sureness: Sureness = "likely" if all(told) else "doubtful"
+    if all(told) and min(held_by) >= SURE and subject.clear >= PLAIN:
+        sureness = "sure"
     return Proposal(
         held(common), {n: held(own) for n, own in others.items() if held(own) != held(common)}, {}, sureness
     )

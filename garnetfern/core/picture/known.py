@@ -45,7 +45,8 @@ def from_plain(plain: dict[str, Any]) -> Known:
     look, seams = plain["look"], plain["seams"]
     colours = tuple(Swatch(**c) for c in look["colours"])
     detail = tuple(tuple(row) for row in look["detail"])
-    subject = tuple(tuple(row) for row in look["subject"])
+    subject, light = (tuple(tuple(row) for row in look[name]) for name in ("subject", "light"))
     edges = (plain["edges"][0], plain["edges"][1])
     found = None if seams is None else seams_from_plain(seams)
-    return Known(Look(colours, look["lightness"], look["busyness"], detail, subject), found, edges, plain["depth"])
+    seen = Look(colours, look["lightness"], look["busyness"], detail, subject, look["clear"], light)
+    return Known(seen, found, edges, plain["depth"])

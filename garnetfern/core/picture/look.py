@@ -41,13 +41,16 @@ class Swatch:
 @dataclass(frozen=True)
 class Look:
     """A picture's looks. `detail` is a map of rows of cells, each the fast deviation of L* there; `subject` one of how
-    much of the subject lies in each (`subject_of`)."""
+    much of the subject lies in each (`subject_of`), and `clear` how
+    clearly that is told; `light` is a map of the cells' mean L*."""
 
     colours: tuple[Swatch, ...]
     lightness: float
     busyness: float
     detail: tuple[tuple[float, ...], ...]
     subject: tuple[tuple[int, ...], ...] = ()
+    clear: float = 0.0
+    light: tuple[tuple[float, ...], ...] = ()
 
     @property
     def mood(self) -> Mood:
@@ -100,6 +103,11 @@ def detail_of(pixels: NDArray[np.uint8]) -> Pixels:
     return np.asarray(np.sqrt(np.maximum(cv2.blur(fast * fast, (side, side)), 0)), dtype=np.float32)
 
 
+def _cells(values: Pixels, size: tuple[int, int]) -> tuple[tuple[float, ...], ...]:
+    found = np.atleast_2d(cv2.resize(values, size, interpolation=cv2.INTER_AREA))
+    return tuple(tuple(round(float(v), 1) for v in row) for row in found)
+
+
 def look_of(image: Image.Image) -> Look:
     """Look at a decoded picture."""
     pixels = _flat(image, GRID)
@@ -108,14 +116,17 @@ def look_of(image: Image.Image) -> Look:
     height, width = detail.shape
     across = CELLS if width >= height else max(1, round(CELLS * width / height))
     down = CELLS if height > width else max(1, round(CELLS * height / width))
-    cells = cv2.resize(detail, (across, down), interpolation=cv2.INTER_AREA)
+    tones = lightness(level_luminance(np.ascontiguousarray(pixels)))
     light = float(lightness(level_luminance(np.ascontiguousarray(small))).mean())
+    subject = subject_of(_flat(image, SHARP_SIDE))
     return Look(
         main_colours(small),
         round(light, 1),
         round(float(detail.mean()), 2),
-        tuple(tuple(round(float(v), 1) for v in row) for row in np.atleast_2d(cells)),
-        subject_of(_flat(image, SHARP_SIDE)),
+        _cells(detail, (across, down)),
+        subject.cells,
+        subject.clear,
+        _cells(tones, (across, down)),
     )
 
 

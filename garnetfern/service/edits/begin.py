@@ -8,6 +8,7 @@ from ..kinds.blocks import text as texts
 from ..kinds.empty import HEADING, LINE
 from ..kinds.starts import Maker
 from ..views.looks import Looks
+from .beside import BesideError, BesideSubject, beside_subject
 from .common import page_of, with_page
 from .pictures import LayPicture, lay_picture
 
@@ -35,8 +36,9 @@ def _taker(site: Site, page: Page) -> tuple[Page, Band, Block]:
 
 
 def put_together(site: Site, page_id: str, asset: Asset | None, words: str, looks: Looks, fonts: Any) -> Site:
-    """The site whose page says these words in its banner, the picture behind them; what still stood in there for
-    words is hidden. What is empty stays as it is. Raises NotFoundError where there is no such page."""
+    """The site whose page says these words in its banner, the picture behind them and they beside what matters in it;
+    what still stood in there for words is hidden. What is empty stays as it is. Raises NotFoundError where there is no
+    such page."""
     page, band, heading = _taker(site, page_of(site, page_id))
     site = with_page(site, page)
     if asset is not None:
@@ -44,9 +46,21 @@ def put_together(site: Site, page_id: str, asset: Asset | None, words: str, look
         laying = LayPicture(page=page_id, area=band.id, asset=asset, layer=layer)
         site = lay_picture(site, laying, looks, fonts).site
     said = words.strip()
-    if not said:
+    if said:
+        site = _saying(site, page_id, band, heading, said)
+    return site if asset is None else _beside(site, page_id, band, looks, fonts)
+
+
+def _beside(site: Site, page_id: str, band: Band, looks: Looks, fonts: Any) -> Site:
+    """The words beside what matters in the picture, where that is clear."""
+    try:
+        return beside_subject(site, BesideSubject(page=page_id, band=band.id), looks, fonts).site
+    except BesideError:
         return site
 
+
+def _saying(site: Site, page_id: str, band: Band, heading: Block, said: str) -> Site:
+    """The site with these words in its heading; what still stood in there for words is hidden."""
     beside = {block.id for column in band.columns for block in column.blocks}
 
     def worded(block: Block) -> Block:

@@ -1,12 +1,16 @@
 """Words put beside what matters in the picture behind them, on each screen where it is calm."""
 
+import math
 from itertools import product
 from typing import Any, Literal
 
+import numpy as np
+
+from ...core.colour.spaces import lightness, luminance
 from ...core.document import Align, Area, Asset, Band, ImageLayer, Page, Screen, Site
 from ...core.document.model import BandException
 from ...core.errors import GarnetfernError
-from ...core.picture.beside import Behind, Costs, around_focal, of_parts
+from ...core.picture.beside import Behind, Costs, Standing, around_focal, of_parts
 from ...core.resolve.box import Box
 from ...core.resolve.layout import lay_out_page
 from ...core.resolve.lengths import Viewport
@@ -19,6 +23,8 @@ FURTHER = 0.01
 """What each step away from where the words stand costs: of places that are as good the nearest is taken."""
 OWN = 0.04
 """A screen gets a place of its own where the common one costs so much more."""
+MOVED = 0.002
+"""A focal point that is further from the computed one than this, in fractions, is somebody's word."""
 Place = tuple[Align, Align]
 
 
@@ -52,17 +58,17 @@ def _pictured(site: Site, page: Page, band: Band, fonts: Any) -> tuple[str, Imag
 def _costs(site: Site, page: Page, area: str, layer: ImageLayer, looks: Looks, fonts: Any) -> Costs:
     asset: Asset = site.asset(layer.asset)
     look = looks.of(asset.hash).look
-    sureness = focal_for(site, page, area, layer.id, looks, fonts).sureness
+    found = focal_for(site, page, area, layer.id, looks, fonts)
     if asset.parts:
-        return Costs(of_parts([p.box for p in asset.parts]).tolist(), look.detail)
-    if sureness != "doubtful":
-        return Costs(look.subject, look.detail)
-    if layer.focal in (None, (0.5, 0.5)):
+        return Costs(of_parts([p.box for p in asset.parts]).tolist(), look.detail, look.light)
+    if found.sureness != "doubtful":
+        return Costs(look.subject, look.detail, look.light)
+    if math.dist(layer.focal, found.focal) < MOVED:
         raise BesideError(
             "What matters in this picture is not certain. Tap it in the picture's settings first; then the words can "
             "be put beside it."
         )
-    return Costs(around_focal(layer.focal).tolist(), look.detail)
+    return Costs(around_focal(layer.focal).tolist(), look.detail, look.light)
 
 
 def _standing(band: Band, place: Place) -> Band:
@@ -76,12 +82,16 @@ def _free(band: Band) -> dict[str, BandException]:
     return {s: e for s, e in found.items() if any(v is not None for _, v in e)}
 
 
-def _words(site: Site, page: Page, band: Band, screen: Screen, fonts: Any) -> list[Box]:
-    """What the lines of a band's words take on a screen."""
-    _, record = lay_out_page(site, page, Viewport(screen.width, screen.height), fonts)
+def _words(site: Site, page: Page, band: Band, screen: Screen, fonts: Any) -> list[Standing]:
+    """The lines of a band's words on a screen."""
+    shown, record = lay_out_page(site, page, Viewport(screen.width, screen.height), fonts)
+    plated = {b.id for b in shown.blocks() if b.plate is not None}
     laid = next((b for b in record.bands if b.id == band.id), None)
-    lines = [line for block in (laid.blocks if laid else ()) for line in block.lines]
-    return [Box(line.x, line.top, line.width, line.height) for line in lines]
+    found = []
+    for block in laid.blocks if laid else ():
+        light = None if block.id in plated else float(lightness(luminance(np.array(block.fill.rgb, dtype=np.float32))))
+        found += [Standing(Box(ln.x, ln.top, ln.width, ln.height), light) for ln in block.lines]
+    return found
 
 
 def _steps(place: Place, now: Place) -> int:

@@ -10,6 +10,7 @@ from ...core.errors import NotFoundError
 from ...core.picture.advice import Advice, advise
 from ...core.picture.focal import Sureness, best_focal
 from ...core.picture.framing import Window, reach, window_of
+from ...core.picture.subject import Subject
 from ...core.picture.tiles import Seam, Seams, noticeable
 from ...core.resolve.book import FontBook
 from ...core.resolve.box import Box
@@ -125,7 +126,8 @@ def focal_for(site: Site, page: Page, area_id: str, layer_id: str, looks: Looks,
 
 def _focal(site: Site, layer: ImageLayer, shown: list[Shown], looks: Looks) -> FocalFound:
     asset = site.asset(layer.asset)
-    subject = looks.of(asset.hash).look.subject
+    look = looks.of(asset.hash).look
+    subject = Subject(look.subject, look.clear)
     found = best_focal([s.window for s in shown], subject, [p.box for p in asset.parts], layer.crop)
     others = {shown[n].screen.id: focal for n, focal in found.others.items()}
     lost = {shown[n].screen.id: [asset.parts[k].name for k in ks] for n, ks in found.lost_parts.items()}

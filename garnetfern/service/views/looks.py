@@ -8,7 +8,7 @@ from ...core.picture.look import Look
 from ...sandbox import Room
 from ...store import DamagedError, PictureFiles
 
-NOTHING = Known(Look((), 50.0, 0.0, ((0.0,),), ((1,),)), None, ("#808080", "#808080"), 0.0)
+NOTHING = Known(Look((), 50.0, 0.0, ((0.0,),), ((1,),), 0.0, ((50.0,),)), None, ("#808080", "#808080"), 0.0)
 """What is known of a picture that cannot be looked at."""
 
 

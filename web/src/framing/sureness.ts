@@ -8,10 +8,11 @@ export const SURENESS: Record<Framing['sureness'], string> = {
   doubtful: '',
 };
 
-export const DOUBT = 'What matters in this picture is not certain, so its middle stays in sight.';
+export const DOUBT = 'What matters in this picture is not certain.';
 
 /** Whether somebody has to say what matters: nobody has, and pixels do not tell. */
 export function doubtful(framing: Framing, focal: readonly number[] | null | undefined): boolean {
   const [x = 0.5, y = 0.5] = focal ?? [];
-  return framing.sureness === 'doubtful' && Math.hypot(x - 0.5, y - 0.5) < 0.002;
+  const [across, down] = framing.focal;
+  return framing.sureness === 'doubtful' && Math.hypot(x - across, y - down) < 0.002;
 }
