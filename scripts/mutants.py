@@ -4,8 +4,8 @@
 
 Those of `known_mutants.json` once lived; they come first and must all be killed.
 
-Mutants are drawn at random over `core/colour`, `core/reading`, `core/resolve` and `core/remedy`; each runs in a copy of
-its own, with the tests that run through the changed line. Prints what survived; ends with 1 where under 85 of 100 were
+Mutants are drawn at random over `core/colour`, `core/picture`, `core/reading`, `core/resolve` and `core/remedy`, or over
+the files whose paths hold `--where`; each runs in a copy of its own, with the tests that run through the changed line. Prints what survived; ends with 1 where under 85 of 100 were
 killed.
 """
 
@@ -31,7 +31,7 @@ from typing import Any
 from coverage import CoverageData
 
 ROOT = Path(__file__).parent.parent
-ROOMS = ("colour", "reading", "resolve", "remedy")
+ROOMS = ("colour", "picture", "reading", "resolve", "remedy")
 WANTED = 0.85
 PATIENCE = 3
 """A mutant with which the tests take so many times as long as without one makes them run for ever: it is killed."""
@@ -188,9 +188,11 @@ def main() -> int:
     asked.add_argument("count", type=int, nargs="?", default=60)
     asked.add_argument("--seed", type=int, default=1)
     asked.add_argument("--at-once", type=int, default=max(1, os.cpu_count() or 1))
+    asked.add_argument("--where", default="", help="a part of the paths of the files to change")
     asked.add_argument("--drawn-alone", action="store_true", help="without those that once lived")
     args = asked.parse_args()
     files = sorted(p for room in ROOMS for p in (ROOT / "garnetfern" / "core" / room).rglob("*.py"))
+    files = [path for path in files if args.where in str(path)]
     every = [m for path in files for m in mutants_of(path)]
     drawn = [
         *([] if args.drawn_alone else known()),

@@ -123,13 +123,13 @@ def best_focal(
 ) -> Proposal:
     """The focal point that keeps most marked parts and then most of the subject in all windows together.
 
-    A screen gets a point of its own only
-    where the common one loses a part there that its own would keep, or more of the subject than `OWN`. Along an axis
-    where it is doubtful what the subject is, and nobody has marked anything, the middle stays.
+    A screen gets a point of its own only where the common one loses a part there that its own would keep, or more of
+    the subject than `OWN`. Along an axis where it is doubtful what the subject is, and nobody has marked anything, the
+    middle stays.
     """
     look = _Focal(subject.cells, parts, crop or Crop())
     if not windows:
-        return Proposal(MIDDLE, {}, {}, "marked" if parts else "sure")
+        return Proposal(MIDDLE, {}, {}, "marked" if parts else "doubtful")
     common = look.best(windows)
     others: dict[int, Spot] = {}
     for n, window in enumerate(windows):
