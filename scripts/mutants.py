@@ -4,8 +4,8 @@
 
 Those of `known_mutants.json` once lived; they come first and must all be killed.
 
-Mutants are drawn at random over `core/colour`, `core/picture`, `core/reading`, `core/resolve` and `core/remedy`, or over
-the files whose paths hold `--where`; each runs in a copy of its own, with the tests that run through the changed
+Mutants are drawn at random over `core/colour`, `core/picture`, `core/reading`, `core/resolve` and `core/remedy`, or
+over the files whose paths hold `--where`; each runs in a copy of its own, with the tests that run through the changed
 line. Prints what survived; ends with 1 where under 85 of 100 were killed.
 """
 
