@@ -45,7 +45,8 @@ demo: .stamps/python .stamps/web ## build, start with the sample site, print the
 
 test: setup ## all tests, the interface in headless Chromium included
 	cd web && npm run --silent test -- --silent
-	$(BIN)/pytest -n 2 --dist worksteal
+	$(BIN)/pytest -n 2 --dist worksteal || { echo "Once more, by themselves, those that failed:"; \
+	  $(BIN)/pytest --last-failed --last-failed-no-failures none; }
 
 lint: .stamps/python .stamps/node ## every check that runs nothing
 	$(BIN)/ruff check .

@@ -12,6 +12,8 @@ from .moments import FREEZE
 from .test_moving import opened_as
 
 ARRIVING = {**HEADING, "entrance": {"way": "rise", "duration": 0.8, "delay": 0.2}}
+HELD = f"""document.addEventListener('DOMContentLoaded', () => {{ const style = document.createElement('style');
+  style.textContent = '{FREEZE}'; document.head.append(style); }});"""
 WHERE = """() => { const s = getComputedStyle(document.querySelector('.gf-headline'));
   const [x, y] = s.translate === 'none' ? [0, 0] : s.translate.split(' ').map(parseFloat);
   return [Number(s.opacity), x, y ?? 0]; }"""
@@ -23,9 +25,10 @@ def test_words_on_their_way_are_where_the_core_says(browser, way):
     file = one_banner(blocks=[heading])
     entrance = next(file.site.pages[0].blocks()).entrance
     opened, _ = opened_as(browser, file)
+    # held from the beginning, so that a slow machine does not come when all is over
+    opened.page.add_init_script(HELD)
     page = opened.at(600, 500).page
-    page.wait_for_timeout(100)
-    page.add_style_tag(content=FREEZE)
+    page.wait_for_function("document.getAnimations().length > 0")
     for at in (0.0, 0.2, 0.3, 0.5, 0.9):
         page.evaluate("(t) => document.getAnimations().forEach((a) => { a.pause(); a.currentTime = t * 1000; })", at)
         there = entrance_at(entrance, at)
