@@ -1,5 +1,6 @@
 """How long an edit takes to show on all screens, and its readings to follow, in headless Chromium."""
 
+import re
 import statistics
 import tempfile
 from collections.abc import Callable
@@ -98,8 +99,10 @@ def _edited(page: Page, field: str, make: Callable[[int], tuple[str, str]]) -> T
 def _in_turn(page: Page) -> tuple[Times, list[float]]:
     """Pulling a strength over six pictures in turn, and taking the screens along their time line."""
     page.reload()
+    page.locator(SETTINGS).wait_for()
+    page.wait_for_timeout(8000)
     page.get_by_role("button", name="Shelf", exact=True).click()
-    ticks = page.locator("label.pick input")
+    ticks = page.get_by_label(re.compile("^Pick "))
     ticks.first.wait_for()
     for n in range(TURNS):
         ticks.nth(n).check()

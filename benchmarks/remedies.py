@@ -62,7 +62,8 @@ def measure() -> list[str]:
     site, page = file.site, file.site.pages[0]
     pictures = MemoryPictures(file.pictures)
     fonts = shipped_fonts()
-    looks = {hash_: tuple(s.colour for s in look_of(load(data)).colours) for hash_, data in file.pictures.items()}
+    still = {asset.hash for asset in site.assets if not asset.moves}
+    looks = {name: tuple(s.colour for s in look_of(load(file.pictures[name])).colours) for name in still}
 
     def fresh() -> Reader:
         reader = Reader(fonts, pictures)
