@@ -102,8 +102,8 @@ def _in_turn(page: Page) -> tuple[Times, list[float]]:
     page.locator(SETTINGS).wait_for()
     page.wait_for_timeout(8000)
     page.get_by_role("button", name="Shelf", exact=True).click()
-    ticks = page.get_by_label(re.compile("^Pick "))
-    ticks.first.wait_for()
+    ticks = page.get_by_role("checkbox", name=re.compile("^Pick "))
+    ticks.first.wait_for(timeout=90_000)
     for n in range(TURNS):
         ticks.nth(n).check()
     page.get_by_role("button", name=f"Let these {TURNS} take turns").click()

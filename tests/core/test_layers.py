@@ -1,5 +1,6 @@
 """The registry of layer kinds: each is complete, and each does what all layers do."""
 
+import re
 from pathlib import Path
 
 import numpy as np
@@ -52,6 +53,27 @@ def test_every_kind_is_there_from_the_model_to_the_interface():
 
 def test_every_sheet_has_a_painter():
     assert set(Sheet.__subclasses__()) == set(PAINTERS)
+
+
+@pytest.mark.parametrize(
+    ("kind", "layer"), [(kind, samples[0][1]) for kind, samples in SAMPLES.items()], ids=list(SAMPLES)
+)
+def test_every_kind_can_be_hidden_on_one_screen_or_shown_there_alone(kind, layer):
+    for everywhere in (True, False):
+        file = sample(kind, layer, visible=everywhere, screens={"phone": {"visible": not everywhere}})
+        page = file.site.pages[0]
+        reader = reader_of(file)
+        seen = {}
+        for situation in situations(file.site, page):
+            if situation.at_rest:
+                seen[situation.screen] = len(reader.resolve(file.site, page, situation).areas[1].sheets) > 1
+        assert seen == {"desktop": everywhere, "tablet": everywhere, "phone": not everywhere}
+        css = emit_page(file.site, page, FONTS, Urls()).css
+        shown = [re.search("display: (.*);", said)[1] for said in re.findall(r"\.gf-l0-0 {([^}]*display:[^}]*)}", css)]
+        assert shown == (["block", "none"] if everywhere else ["none", "block"])
+        ruled = emit_rule(file.site, page, page.bands[0], ".here", FONTS, Urls())
+        assert any("differs on single screens" in said for said in ruled.left_out)
+        assert ("background-image" in ruled.css) == everywhere
 
 
 @pytest.mark.parametrize(("kind", "name", "layer"), ALL, ids=IDS)

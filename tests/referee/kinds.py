@@ -117,7 +117,13 @@ FILMS = [
 SAMPLES: dict[str, list[tuple[str, Layer]]] = {
     "colour": COLOURS,
     "edge": EDGES,
-    "gradient": [(name, {"gradient": g}) for name, g in GRADIENTS.items()],
+    "gradient": [(name, {"gradient": g}) for name, g in GRADIENTS.items()]
+    + _layers(
+        another_on_the_phone={
+            "gradient": _gradient(*DUSK, angle=90),
+            "screens": {"phone": {"gradient": _gradient(*FADE)}},
+        },
+    ),
     "image": [(name, {"asset": "picture", **layer}) for name, layer in IMAGES],
     "pattern": PATTERNS,
     "sequence": TURNS,

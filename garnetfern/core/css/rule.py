@@ -39,9 +39,8 @@ def emit_rule(site: Site, page: Page, area: Area, selector: str, fonts: FontBook
     ruling = Ruling(Emission(site, page, fonts, urls), area)
     found: list[tuple[Background, str]] = []
     for layer in area.backdrop.layers:
-        if layer.visible:
-            found += [(background, layer.blend) for background in layer_backgrounds(layer, ruling)]
-            ruling.lowest = False
+        found += [(background, layer.blend) for background in layer_backgrounds(layer, ruling)]
+        ruling.lowest = ruling.lowest and not layer.visible
     declarations: Declarations = []
     if area.backdrop.base:
         declarations.append(("background-color", area.backdrop.base))

@@ -156,10 +156,11 @@ def take_turns(site: Site, asked: TakeTurns, looks: Looks, fonts: Any) -> Edited
     if old is None and not fresh:
         raise TurnsError("Choose two pictures at least that shall take turns.")
     if old is not None and not fresh:
-        gradients = old.gradients()
+        others = old.turns() or (old,)
+        gradients = others[-1].gradients()
         if gradients:
-            turn = len(gradients)
-            colours = recoloured(gradients[-1], site.palette, turn)
+            turn = len(others)
+            colours = recoloured(gradients[0], site.palette, turn)
             fresh = [GradientLayer(id=ids.free("gradient"), name=f"{old.name} {turn + 1}"[:120], gradient=colours)]
     count = len(fresh) + (0 if old is None else max(1, len(old.turns())))
     if count > MOST:

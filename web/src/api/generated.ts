@@ -2689,6 +2689,13 @@ export interface components {
             kind: "colour";
             /** Colour */
             colour: string;
+            /**
+             * Screens
+             * @default {}
+             */
+            screens: {
+                [key: string]: components["schemas"]["LayerException"];
+            };
         };
         /**
          * ColourShare
@@ -3024,6 +3031,13 @@ export interface components {
              * @default #000000
              */
             colour: string;
+            /**
+             * Screens
+             * @default {}
+             */
+            screens: {
+                [key: string]: components["schemas"]["LayerException"];
+            };
         };
         /**
          * EditedView
@@ -3603,8 +3617,17 @@ export interface components {
             stops: components["schemas"]["Stop"][];
         };
         /**
+         * GradientException
+         * @description What of a gradient is otherwise on one screen; None: as everywhere.
+         */
+        GradientException: {
+            /** Visible */
+            visible?: boolean | null;
+            gradient?: components["schemas"]["Gradient"] | null;
+        };
+        /**
          * GradientLayer
-         * @description A gradient over the whole area.
+         * @description A gradient over the whole area; on single screens it may be another one, or none.
          */
         GradientLayer: {
             /** Id */
@@ -3633,6 +3656,13 @@ export interface components {
              */
             kind: "gradient";
             gradient: components["schemas"]["Gradient"];
+            /**
+             * Screens
+             * @default {}
+             */
+            screens: {
+                [key: string]: components["schemas"]["GradientException"];
+            };
         };
         /** HTTPValidationError */
         HTTPValidationError: {
@@ -4079,6 +4109,14 @@ export interface components {
             layer?: string | null;
             /** At */
             at?: number | null;
+        };
+        /**
+         * LayerException
+         * @description What of a layer is otherwise on one screen; None: as everywhere.
+         */
+        LayerException: {
+            /** Visible */
+            visible?: boolean | null;
         };
         /**
          * LetterView
@@ -5083,6 +5121,13 @@ export interface components {
                 number,
                 number
             ];
+            /**
+             * Screens
+             * @default {}
+             */
+            screens: {
+                [key: string]: components["schemas"]["LayerException"];
+            };
         };
         /**
          * Picked
@@ -5919,6 +5964,13 @@ export interface components {
              * @default false
              */
             choosable: boolean;
+            /**
+             * Screens
+             * @default {}
+             */
+            screens: {
+                [key: string]: components["schemas"]["LayerException"];
+            };
         };
         /**
          * SetColumns
@@ -6043,6 +6095,13 @@ export interface components {
              */
             colour: string;
             gradient?: components["schemas"]["Gradient"] | null;
+            /**
+             * Screens
+             * @default {}
+             */
+            screens: {
+                [key: string]: components["schemas"]["LayerException"];
+            };
         };
         /**
          * Share

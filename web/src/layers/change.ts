@@ -43,13 +43,15 @@ export class LayerEditor {
     this.target = bench.selection.layerTarget(id);
   }
 
-  show(values: Values): void {
+  /** `screen`: on that one alone; what differs by screen does not answer to the pointer. */
+  show(values: Values, screen: string | null = null): void {
     const { edits, sight } = this.bench;
-    edits.show(layerChange(this.target, values, sight.pointed));
+    edits.show(screen ? put(this.target, values, screen) : layerChange(this.target, values, sight.pointed));
   }
 
-  keep(values: Values, label: string): Promise<Problem | null> {
+  keep(values: Values, label: string, screen: string | null = null): Promise<Problem | null> {
     const { edits, sight } = this.bench;
+    if (screen) return edits.keep(put(this.target, values, screen), label);
     return edits.keep(
       layerChange(this.target, values, sight.pointed),
       sight.pointed ? `${label}, pointer over` : label,

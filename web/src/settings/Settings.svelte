@@ -3,6 +3,7 @@
   import { settingsOf } from '../layers/kinds';
   import LayerHead from '../layers/LayerHead.svelte';
   import Pointer from '../layers/Pointer.svelte';
+  import ShownOn from '../layers/ShownOn.svelte';
   import Scope from '../parts/Scope.svelte';
   import AreaSettings from './AreaSettings.svelte';
   import BlockPicker from './BlockPicker.svelte';
@@ -11,13 +12,15 @@
   import WordSettings from './WordSettings.svelte';
   import { useBench } from '../state/context';
 
-  const { selection } = useBench();
+  const { doc, selection } = useBench();
   const layer = $derived(selection.layer);
   const Own = $derived(layer ? settingsOf(layer) : null);
   const differs = (item: { screens?: Record<string, object> }) => Object.keys(item.screens ?? {});
+  /** The kinds of layer that have more that differs by screen than whether they are shown. */
+  const VARYING = ['image', 'video', 'gradient'];
   /** The screens on which something differs, where settings can be made for one screen. */
   const scoped = $derived(
-    layer && 'screens' in layer
+    layer && VARYING.includes(layer.kind)
       ? differs(layer)
       : selection.cardId === 'base' && selection.area?.kind === 'band' && selection.band
         ? differs(selection.band)
@@ -44,6 +47,7 @@
         <Pointer />
         {#if layer}<BlendChooser {layer} />{/if}
         {#if scoped}<Scope differs={scoped} />{/if}
+        {#if layer && doc.screens.length > 1}<ShownOn {layer} scoped={scoped !== null} />{/if}
       </div>
     {/if}
     {#if layer}

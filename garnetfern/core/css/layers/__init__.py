@@ -69,8 +69,10 @@ def plays(layer: LayerBase, emission: Emission) -> bool:
 
 
 def layer_backgrounds(layer: LayerBase, ruling: Ruling) -> list[Background]:
-    """A layer as backgrounds of one rule, bottom first."""
-    found: list[Background] = EMITTERS[layer.kind].backgrounds(layer, ruling)
+    """A layer as backgrounds of one rule, bottom first, as it is where no screen says otherwise."""
+    if getattr(layer, "screens", {}) and ever_visible(layer):
+        ruling.cannot(layer, "what differs on single screens is left out; HTML + CSS says it.")
+    found: list[Background] = EMITTERS[layer.kind].backgrounds(layer, ruling) if layer.visible else []
     return found
 
 

@@ -108,8 +108,6 @@ def backgrounds(layer: ImageLayer, ruling: Ruling) -> list[Background]:
         ruling.cannot(layer, f"its filter ({filter_value(layer.filter)}) takes an element of its own.")
     if layer.attachment == "slower":
         ruling.cannot(layer, "moving slower than the page takes an element of its own; it moves with the page here.")
-    if layer.screens:
-        ruling.cannot(layer, "what differs on single screens is left out; HTML + CSS says it.")
     if len(served) > 1:
         ruling.cannot(layer, "one rule serves every screen the desktop's file; HTML + CSS serves phones a smaller one.")
     return found

@@ -53,6 +53,12 @@ class Phase(NamedTuple):
         return (self.start + self.end) / 2
 
 
+class LayerException(Model):
+    """What of a layer is otherwise on one screen; None: as everywhere."""
+
+    visible: bool | None = None
+
+
 class LayerBase(Model):
     """One sheet of a backdrop. `blend` is how it mixes with what lies below it in its own area."""
 

@@ -2,8 +2,10 @@
 
 from typing import Literal
 
-from ..base import Colour
-from ._base import LayerBase
+from pydantic import Field
+
+from ..base import Colour, Identifier
+from ._base import LayerBase, LayerException
 
 
 class ColourLayer(LayerBase):
@@ -11,3 +13,4 @@ class ColourLayer(LayerBase):
 
     kind: Literal["colour"] = "colour"
     colour: Colour
+    screens: dict[Identifier, LayerException] = Field({}, max_length=12)

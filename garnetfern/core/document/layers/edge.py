@@ -4,9 +4,9 @@ from typing import Literal
 
 from pydantic import Field, model_validator
 
-from ..base import Colour, Fraction
+from ..base import Colour, Fraction, Identifier
 from ..length import SizeText, parse_length
-from ._base import LayerBase
+from ._base import LayerBase, LayerException
 
 Edge = Literal["top", "right", "bottom", "left"]
 
@@ -24,6 +24,7 @@ class EdgeLayer(LayerBase):
     depth: SizeText = "40%"
     softness: Fraction = 1.0
     colour: Colour = "#000000"
+    screens: dict[Identifier, LayerException] = Field({}, max_length=12)
 
     @model_validator(mode="after")
     def _plain_when_around(self) -> "EdgeLayer":

@@ -6,7 +6,7 @@ from pydantic import Field, field_validator
 
 from ...art import TILES
 from ..base import Colour, Identifier
-from ._base import LayerBase
+from ._base import LayerBase, LayerException
 
 
 class PatternLayer(LayerBase):
@@ -25,6 +25,7 @@ class PatternLayer(LayerBase):
     flip: bool = False
     swapped: bool = False
     offset: tuple[float, float] = (0, 0)
+    screens: dict[Identifier, LayerException] = Field({}, max_length=12)
 
     @field_validator("tile")
     @classmethod

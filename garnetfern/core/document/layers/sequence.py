@@ -6,10 +6,11 @@ from typing import Annotated, Literal
 
 from pydantic import Field, ValidationError, model_validator
 
-from ..base import Model
+from ..base import Identifier, Model
 from ..gradient import Gradient
+from ..screens import at_screen
 from ..timing import Timing
-from ._base import LayerBase, Phase
+from ._base import LayerBase, LayerException, Phase
 from .gradient import GradientLayer
 from .image import ImageLayer
 
@@ -60,6 +61,7 @@ class SequenceLayer(LayerBase):
     change: float = Field(1.5, ge=0, le=60, description="how long a change takes, s; 0: a cut")
     begins: Literal["first", "another"] = "first"
     choosable: bool = Field(False, description="whether visitors can choose a member themselves")
+    screens: dict[Identifier, LayerException] = Field({}, max_length=12)
 
     @model_validator(mode="after")
     def _does_not_flash(self) -> "SequenceLayer":
@@ -124,8 +126,8 @@ class SequenceLayer(LayerBase):
         return tuple(g for layer in self._layers() for g in layer.gradients())
 
     def on_screen(self, screen: str) -> "SequenceLayer":
-        """Every member as it is on a screen."""
-        return self._with(lambda layer: layer.on_screen(screen))
+        """It, and every member, as they are on a screen."""
+        return at_screen(self, screen)._with(lambda layer: layer.on_screen(screen))
 
     def period(self) -> float | None:
         """All stays and changes; one member alone does not move."""

@@ -2,13 +2,13 @@
 
 from typing import Literal
 
-from pydantic import field_validator
+from pydantic import Field, field_validator
 
 from ...art import SILHOUETTES
 from ..base import Colour, Identifier
 from ..gradient import Gradient
 from ..length import SizeText
-from ._base import LayerBase
+from ._base import LayerBase, LayerException
 
 
 class ShapeLayer(LayerBase):
@@ -26,6 +26,7 @@ class ShapeLayer(LayerBase):
     outside: bool = False
     colour: Colour = "#ffffff"
     gradient: Gradient | None = None
+    screens: dict[Identifier, LayerException] = Field({}, max_length=12)
 
     def gradients(self) -> tuple[Gradient, ...]:
         """Its fill, where that is one."""

@@ -44,7 +44,8 @@ def _behind(page: Page) -> Iterator[tuple[LayerBase, ...]]:
 
 def together(page: Page) -> list[tuple[LayerBase, ...]]:
     """Groups of two and more moving layers that lie behind the same words, each once."""
-    return list(dict.fromkeys(group for group in _behind(page) if len(group) > 1))
+    found = {tuple(layer.id for layer in group): group for group in _behind(page) if len(group) > 1}
+    return list(found.values())
 
 
 def combinations(group: tuple[LayerBase, ...]) -> Iterator[Together]:

@@ -3,16 +3,21 @@
   import { layerEditor } from '../../change';
   import { gradientImage } from '../../gradient';
   import GradientField from '../../GradientField.svelte';
+  import Differs from '../../../parts/Differs.svelte';
   import TakeTurns from '../../TakeTurns.svelte';
   import Tabs from '../../../parts/Tabs.svelte';
   import LayerStrength from '../../LayerStrength.svelte';
   import { useBench } from '../../../state/context';
+  import { on } from '../../../state/screens';
   import { put } from '../../../state/target';
 
   /** `member`: it takes turns with others, whose strength they share. */
   let { layer, member = false }: { layer: GradientLayer; member?: boolean } = $props();
   const to = layerEditor(() => layer);
-  const { doc, edits, place } = useBench();
+  const { doc, edits, place, selection } = useBench();
+  /** Members of a sequence are the same on every screen. */
+  const screen = $derived(member ? null : selection.scope);
+  const own = $derived(on(layer, screen));
   const TABS = [
     { id: 'gradient', name: 'Gradient' },
     { id: 'strength', name: 'Strength, other gradients' },
@@ -23,21 +28,23 @@
   function save(): void {
     const n =
       saved.reduce((most, g) => Math.max(most, Number(/^gradient-(\d+)$/.exec(g.id)?.[1] ?? 0)), 0) + 1;
-    const value = { id: `gradient-${n}`, name: layer.name, gradient: layer.gradient };
+    const value = { id: `gradient-${n}`, name: layer.name, gradient: own.gradient };
     void edits.keep(put({}, { 'gradients/-': value }), `Save the gradient ${layer.name}`);
   }
 
-  const exchange = (gradient: Gradient, name: string) => void to.keep({ gradient, name }, `Gradient ${name}`);
+  const exchange = (gradient: Gradient, name: string) =>
+    void to.keep(screen ? { gradient } : { gradient, name }, `Gradient ${name}`, screen);
 </script>
 
 <Tabs label="Settings of the gradient" tabs={TABS} value={tab} choose={(id) => place.turn(id)}>
   <div class="flex flex-col gap-2 pt-1">
     {#if tab === 'gradient'}
       <GradientField
-        value={layer.gradient}
-        show={(gradient) => to.show({ gradient })}
-        keep={(gradient, label) => to.keep({ gradient }, `${layer.name}: ${label}`)}
+        value={own.gradient}
+        show={(gradient) => to.show({ gradient }, screen)}
+        keep={(gradient, label) => to.keep({ gradient }, `${layer.name}: ${label}`, screen)}
       />
+      {#if !member}<div><Differs item={layer} fields={['gradient']} /></div>{/if}
     {:else}
       {#if !member}
         <LayerStrength {layer} ink={gradientImage(layer.gradient, true)} />
