@@ -1,5 +1,6 @@
 """What travels between the interface and the application: while a strength is pulled on a large site, and at first."""
 
+import re
 import tempfile
 from collections import Counter
 from pathlib import Path
@@ -19,6 +20,8 @@ from .edits import CHROMIUM, SETTINGS, percentile
 
 PULLS = 60
 PREVIEW = ("/api/live", "/api/readings")
+_OF_SITE = re.compile(r"^/of/[^/]+/")
+"""Before what is asked of one of several sites."""
 
 
 def _again(page: SitePage, n: int, bands: int) -> SitePage:
@@ -82,6 +85,7 @@ class Wire:
 
     def _sent(self, event: dict[str, Any]) -> None:
         path = "/" + event["request"]["url"].split("/", 3)[-1].split("?")[0]
+        path = _OF_SITE.sub("/", path)
         self._paths[event["requestId"]] = path
         self.up[path] += len(event["request"].get("postData", "")) + sum(
             len(name) + len(str(value)) + 4 for name, value in event["request"]["headers"].items()
@@ -137,7 +141,9 @@ def measure() -> list[str]:
         script = sum(size for path, size in wire.down.items() if path.endswith(".js"))
         wire.clear()
         _pull(page)
-        previews = max(1, wire.times[PREVIEW[0]])
+        previews = wire.times[PREVIEW[0]]
+        if previews < 2:
+            raise RuntimeError(f"The drag made {previews} previews: nothing was measured. Sent: {dict(wire.times)}")
         up = sum(wire.up[path] for path in PREVIEW) / previews
         down = sum(wire.down[path] for path in PREVIEW) / previews
         whole = sum(wire.down.values())
