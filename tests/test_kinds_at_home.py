@@ -13,7 +13,7 @@ from garnetfern.core.reading import KINDS as SITUATIONS
 from garnetfern.core.remedy.kinds import KINDS as REMEDIES
 
 ROOT = Path(garnetfern.__file__).parent
-HOMES = ("layers", "blocks", "sheets", "kinds")
+HOMES = ("layers", "blocks", "sheets", "kinds", "ideas")
 """Folders in which kinds are at home."""
 NAMES = {*LAYER_KINDS, *BLOCK_KINDS, *SITUATIONS, *REMEDIES}
 CLASSES = {c.__name__ for c in (*LAYER_KINDS.values(), *PAINTERS)}

@@ -86,6 +86,12 @@ class AskedWords(Asked):
     block: str
 
 
+class AskedMending(Asked):
+    """A page to be mended; `least`: every block by itself, so that the pictures change least."""
+
+    least: bool = False
+
+
 class AskedMisfit(AskedWords):
     """Ways out for one kind of trouble with the fit of one block of words."""
 

@@ -10,9 +10,10 @@ from ..core.document import Asset, Axis, Instance, Site
 from ..service.runtime.told import DoingLine
 from ..service.views.every_situation import SituationsView, WidthView
 from ..service.views.fit import FitView, FitWayLine
+from ..service.views.mending import BegunLine, MendedLine
 from ..service.views.overlay_everywhere import EverywhereView
 from ..service.views.releases import LookView
-from ..service.views.remedies import BegunLine, EndLine, MendedLine, PlightLine, RemedyLine
+from ..service.views.remedies import EndLine, PlightLine, RemedyLine
 
 
 class Live(BaseModel):

@@ -14,8 +14,9 @@ from ..service.views.calendar import CalendarView, calendar_view
 from ..service.views.every_situation import situations_view, width_view
 from ..service.views.film import FilmView, film_view
 from ..service.views.fit import fit_trouble, fit_view, fit_ways
+from ..service.views.mending import begin_page, mend_page
 from ..service.views.pages import PagesView
-from ..service.views.remedies import begin_page, block_named, mend_page, ways_out
+from ..service.views.remedies import block_named, ways_out
 from ..service.views.shares import SharesView, shares_view
 from ..service.views.time_line import TimeLine, time_line
 from ..service.workspace.studio import Studio
@@ -100,9 +101,11 @@ def remedy_routes(studio: Studio) -> APIRouter:
         return streamed(ways_out(studio.polite("remedies", window), site, page, block, colours))
 
     @api.post("/mend-page", response_model=m.MendLines)
-    def mend_whole(body: a.Asked, window: Window = "") -> StreamingResponse:
+    def mend_whole(body: a.AskedMending, window: Window = "") -> StreamingResponse:
+        """Up to three whole pages, each by one idea; nothing is kept."""
         site = studio.asked(body.patch, body.revision)
-        return streamed(mend_page(studio.polite("remedies", window), site, studio.page(site, body.page), colours))
+        page, reader = studio.page(site, body.page), studio.polite("remedies", window)
+        return streamed(mend_page(reader, site, page, colours, body.least))
 
     @api.post("/begin", response_model=m.BeginLines)
     def begin(body: a.AskedBeginning, window: Window = "") -> StreamingResponse:

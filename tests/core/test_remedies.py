@@ -14,7 +14,7 @@ from garnetfern.core.film.coding import coded
 from garnetfern.core.reading import situations
 from garnetfern.core.remedy import kept as kept_of_pictures
 from garnetfern.core.remedy.kinds import KINDS
-from garnetfern.core.remedy.mend import mend, short_blocks
+from garnetfern.core.remedy.mend import mend, short_blocks, word_by_word
 from garnetfern.core.remedy.plight import Plight
 from garnetfern.core.remedy.remedies import Remedies, in_order, no_colours
 from garnetfern.core.remedy.remedy import Remedy
@@ -264,11 +264,15 @@ def test_a_page_is_mended_as_a_whole():
     assert all_short(file, mended.page) == []
     assert mended.left == ()
     assert mended.done
-    assert ("Ferns under glass", 0.1) in told
+    assert len(mended.helps) == 1
     shares = [share for _, share in told]
     assert shares == sorted(shares)
     assert 0 < shares[0] < 0.1
     assert shares[-1] > 0.5
+    told.clear()
+    alone = word_by_word(reader, file.site, page, colours, lambda words, share: told.append((words, share)))
+    assert all_short(file, alone.page) == []
+    assert ("Ferns under glass", 0.1) in told
 
 
 def test_words_that_nothing_helps_are_named_and_the_rest_is_mended():
@@ -277,7 +281,8 @@ def test_words_that_nothing_helps_are_named_and_the_rest_is_mended():
     file = with_picture(plain, BRIGHT, "picture.png")
     mended = mend(reader_of(file), file.site, file.site.pages[0], colours)
     assert [b.id for b in mended.left] == ["grey"]
-    assert [b.id for b, _, _ in mended.done] == ["headline"]
+    assert [done.what for done in mended.done] == ["Ferns under glass"]
+    assert mended.design is None
 
 
 def test_hidden_words_have_no_plight():

@@ -1,5 +1,7 @@
 """Mixing and comparing single colours in OKLab (CSS Color 4, sections 9 and 12)."""
 
+import math
+
 import numpy as np
 
 from .notation import Rgba, parse_colour
@@ -25,3 +27,17 @@ def distance(one: str, other: str) -> float:
 def lightness_of(colour: str) -> float:
     """OKLab lightness, 0..1."""
     return float(_lab(colour)[0])
+
+
+def lch(colour: str) -> tuple[float, float, float]:
+    """OKLCH lightness 0..1, chroma and hue, degrees (CSS Color 4, section 9.4)."""
+    lightness, a, b = (float(v) for v in _lab(colour))
+    return lightness, math.hypot(a, b), math.degrees(math.atan2(b, a)) % 360
+
+
+def from_lch(lightness: float, chroma: float, hue: float) -> str:
+    """The sRGB colour of an OKLCH one; what lies outside sRGB is cut off channel by channel."""
+    turn = math.radians(hue)
+    lab = np.array([lightness, chroma * math.cos(turn), chroma * math.sin(turn)], dtype=np.float32)
+    red, green, blue = (min(255, max(0, round(float(v)))) for v in from_oklab(lab))
+    return Rgba(red, green, blue).hex

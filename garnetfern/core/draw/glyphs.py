@@ -6,6 +6,7 @@ import math
 import threading
 from collections import OrderedDict
 from dataclasses import dataclass
+from typing import NamedTuple
 
 import freetype
 import numpy as np
@@ -46,6 +47,14 @@ def _mask_of(bitmap: freetype.Bitmap, left: int, top: int) -> Mask:
 def _softened(mask: Mask, sigma: float) -> tuple[NDArray[np.float32], int]:
     reach = reach_of(sigma)
     return softened(np.pad(mask.coverage, reach), sigma), reach
+
+
+class Laid(NamedTuple):
+    """A letter's coverage and where it lies on the page, px."""
+
+    cover: NDArray[np.float32]
+    left: int
+    top: int
 
 
 class Glyphs:
@@ -122,3 +131,16 @@ class Glyphs:
                 if mask.coverage.size:
                     found.append((cluster, left + mask.left, math.floor(line.baseline - y + 0.5) + mask.top, mask))
         return found
+
+    def laid(self, line: Line, step: int, stroke: float | None = None, sigma: float = 0.0) -> tuple[Laid, ...]:
+        """The letters of a line, or the line along them, as they are laid down in a colour of a step, each blurred by
+        itself where `sigma` is above 0: coverage, and its left and top, px of the page."""
+
+        def made() -> tuple[Laid, ...]:
+            found = []
+            for _, left, top, mask in self.letters(line, stroke):
+                cover, reach = self.softened(mask, sigma) if sigma > 0 else (self.toned(mask, step), 0)
+                found.append(Laid(cover, left - reach, top - reach))
+            return tuple(found)
+
+        return self._cache.get("laid", (line, step, stroke, sigma), made)

@@ -26,10 +26,7 @@ def _letters_in(
 ) -> Iterator[Seen]:
     """The letters of a line, or the line along them, as they are laid down in a colour, each blurred by itself, as far
     as they lie in a region."""
-    step = step_of(colour)
-    for _, left, top, mask in glyphs.letters(line, stroke):
-        cover, reach = glyphs.softened(mask, sigma) if sigma > 0 else (glyphs.toned(mask, step), 0)
-        left, top = left - reach, top - reach
+    for cover, left, top in glyphs.laid(line, step_of(colour), stroke, sigma):
         height, width = cover.shape
         common = Box(left, top, width, height).cut(Box(*region))
         if common is None:

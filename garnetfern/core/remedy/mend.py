@@ -1,28 +1,66 @@
-"""Mending a page: the best remedy for each block of words that falls short, one after the other."""
+"""Mending a page: one idea for each area whose words fall short, and for words that no idea serves the best remedy of
+their own."""
 
-from dataclasses import dataclass
+from collections.abc import Callable
+from dataclasses import dataclass, replace
 
 from ..document import Block, Page, Site
 from ..reading import Reader, situations
 from ..telling import Told, silent
-from .plight import Colours, quotient
+from .cost import MEANS
+from .designs import Design, Designs, Short, shortfalls
+from .kinds import KINDS
+from .plight import Colours
 from .remedies import Remedies, in_order
+from .remedy import Remedy
+from .trial import Tried
 
 ENOUGH = 99.95
 """A remedy that keeps so much of the picture is taken without looking for a better one."""
-
-
 READING = 0.1
 """The share of the work that reading every situation first counts as."""
+MOST_HELPS = 3
+"""More kinds of help than these are given to a page only where nothing else suffices."""
+NAMED = ("apart",)
+"""Ideas that are offered, and never taken by themselves: they undo what somebody has made."""
+
+
+@dataclass(frozen=True)
+class Fixed:
+    """What was done for what, and how much of the picture it keeps, 0..100."""
+
+    what: str
+    sentence: str
+    kept: float
 
 
 @dataclass(frozen=True)
 class Mended:
-    """The mended page, what was done for which block, and the blocks that nothing was found for."""
+    """The mended page, what was done, the blocks that nothing was found for, and the kinds of help that it takes.
+
+    `design` is what it began with, where an idea served a whole area.
+    """
 
     page: Page
-    done: tuple[tuple[Block, str, float], ...]
+    done: tuple[Fixed, ...]
     left: tuple[Block, ...]
+    helps: frozenset[str] = frozenset()
+    design: Design | None = None
+
+    @property
+    def many(self) -> bool:
+        """Whether it takes more kinds of help than a page should have; nothing else sufficed then."""
+        return len(self.helps) > MOST_HELPS
+
+
+def wording_of(block: Block) -> str:
+    """Words as they are called in lists."""
+    return " ".join(block.wording.split())[:60] or block.kind
+
+
+def _blocks(page: Page, short: Short) -> list[Block]:
+    known = {b.id: b for b in page.blocks()}
+    return [known[reading.block] for reading, _ in short]
 
 
 def short_blocks(reader: Reader, site: Site, page: Page, told: Told = silent) -> list[Block]:
@@ -30,36 +68,37 @@ def short_blocks(reader: Reader, site: Site, page: Page, told: Told = silent) ->
 
     `told` hears which situation has been read, and which share of them.
     """
-    worst: dict[str, float] = {}
-    wanted = situations(site, page, None)
-    for n, (situation, readings) in enumerate(reader.reading_of(site, page, wanted)):
-        told(situation.name, (n + 1) / len(wanted))
-        for reading in readings:
-            if reading.falls_short and reading.vouched:
-                worst[reading.block] = min(worst.get(reading.block, 1.0), quotient(reading))
-    blocks = {b.id: b for b in page.blocks()}
-    return [blocks[name] for name in sorted(worst, key=lambda name: worst[name])]
+    return _blocks(page, shortfalls(Tried(reader, site, page), situations(site, page, None), told))
 
 
-def mend(reader: Reader, site: Site, page: Page, colours: Colours, told: Told = silent) -> Mended:
-    """Each remedy is sought on the page as the ones before have left it, so that what helps several is done once.
+def _help(remedy: Remedy) -> frozenset[str]:
+    name = getattr(KINDS[remedy.kind], "HELP", "")
+    return frozenset({name}) if name else frozenset()
 
-    `told` hears what is being done and which share of the whole is done, 0..1; the share never goes back.
-    """
-    done: list[tuple[Block, str, float]] = []
-    left: dict[str, Block] = {}
-    first = short_blocks(reader, site, page, lambda name, share: told(name, share * READING))
-    total = max(1, len(first))
-    while True:
-        again = first if not done and not left else short_blocks(reader, site, page)
-        waiting = [b for b in again if b.id not in left]
-        if not waiting:
-            return Mended(page, tuple(done), tuple(left.values()))
+
+def _best(found: list[Remedy], helps: frozenset[str]) -> Remedy | None:
+    """What keeps most of the picture, another kind of help being weighed against it; where there are as many as a page
+    should have, none is added that can be done without."""
+    ordered = in_order(found)
+    if len(helps) >= MOST_HELPS:
+        ordered = [r for r in ordered if _help(r) <= helps] or ordered
+    return min(ordered, key=lambda r: (100 - r.kept) / 100 + MEANS * len(_help(r) - helps), default=None)
+
+
+def _one_by_one(
+    reader: Reader, site: Site, begun: Mended, first: list[Block], colours: Colours, told: Callable[[str, float], None]
+) -> Mended:
+    """Each block's remedy is sought on the page as the ones before have left it, so that what helps several is done
+    once."""
+    page, helps = begun.page, begun.helps
+    done, left = list(begun.done), {b.id: b for b in begun.left}
+    waiting, count = first, 0
+    while waiting:
         block = waiting[0]
-        ended = len(done) + len(left)
+        total = count + len(waiting)
 
-        def further(share: float, words: str = block.wording[:60], ended: int = ended) -> None:
-            told(words, READING + (1 - READING) * min(1.0, (ended + share) / max(total, ended + 1)))
+        def further(share: float, words: str = wording_of(block), count: int = count, total: int = total) -> None:
+            told(words, (count + min(1.0, share)) / total)
 
         further(0.0)
         found = []
@@ -67,9 +106,52 @@ def mend(reader: Reader, site: Site, page: Page, colours: Colours, told: Told = 
             found.append(remedy)
             if remedy.meets and remedy.kept >= ENOUGH:
                 break
-        best = next(iter(in_order(found)), None)
+        best = _best(found, helps)
         if best is None:
             left[block.id] = block
         else:
-            page = best.page
-            done.append((block, best.sentence, best.kept))
+            page, helps = best.page, helps | _help(best)
+            done.append(Fixed(wording_of(block), best.sentence, best.kept))
+        count += 1
+        waiting = [b for b in short_blocks(reader, site, page) if b.id not in left]
+    return replace(begun, page=page, done=tuple(done), left=tuple(left.values()), helps=helps)
+
+
+def by_design(design: Design) -> Mended:
+    """A page as a design leaves it."""
+    done = tuple(Fixed(d.name, d.draft.sentence, d.cost.kept) for d in design.done)
+    return Mended(design.page, done, (), design.helps, design)
+
+
+def finished(reader: Reader, site: Site, short: Short, design: Design, colours: Colours, told: Told = silent) -> Mended:
+    """A design with the words that it does not serve mended one by one. `told` hears whose turn it is."""
+    served = {name for d in design.done for name in d.words}
+    rest = [b for b in _blocks(design.page, short) if b.id not in served]
+    return _one_by_one(reader, site, by_design(design), rest, colours, told)
+
+
+def word_by_word(reader: Reader, site: Site, page: Page, colours: Colours, told: Told = silent) -> Mended:
+    """Each block by its own best remedy: what changes the picture least, though it may look like several hands.
+
+    `told` hears what is being done and which share of the whole is done, 0..1.
+    """
+    first = short_blocks(reader, site, page, lambda name, share: told(name, share * READING))
+    return _one_by_one(
+        reader, site, Mended(page, (), ()), first, colours, lambda w, s: told(w, READING + (1 - READING) * s)
+    )
+
+
+def mend(reader: Reader, site: Site, page: Page, colours: Colours, told: Told = silent) -> Mended:
+    """The least costly design that takes nothing apart, and its rest one by one; all one by one where there is none.
+
+    `told` hears what is being done and which share of the whole is done, 0..1; the share never goes back.
+    """
+    designs = Designs(reader, site, page, colours, lambda name, share: told(name, share * 0.8))
+    found = [d for d in designs.found() if not {one.draft.idea for one in d.done} & set(NAMED)]
+
+    def after(words: str, share: float) -> None:
+        told(words, 0.8 + 0.2 * share)
+
+    if not found:
+        return _one_by_one(reader, site, Mended(page, (), ()), _blocks(page, designs.short), colours, after)
+    return finished(reader, site, designs.short, found[0], colours, after)

@@ -14,9 +14,9 @@ from ..resolve.records import AreaRecord, BlockRecord, PageRecord
 from ..resolve.sheets import Sheet
 from ..telling import Told, silent
 from .kept import kept
-from .plight import quotient
 from .remedy import plain_behind
 from .search import narrowed
+from .trial import quotient
 
 STEP = 0.01
 SCAN = 20

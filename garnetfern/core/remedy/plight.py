@@ -1,71 +1,37 @@
 """Words in their situations, and a change tried on them: what every remedy is judged by."""
 
-import math
 import threading
 from collections import deque
-from collections.abc import Callable, Collection, Iterator
+from collections.abc import Callable, Iterable
 from dataclasses import replace
 from functools import cached_property
 
-from ..colour.contrast import is_light, required_ratio
+from ..colour.contrast import is_light
 from ..document import Area, Asset, Block, ImageLayer, Page, Site, each_block, with_backdrop
 from ..reading import Reader, Reading, Situation, situations
-from ..resolve.records import BlockRecord, PageRecord
+from ..resolve.records import PageRecord
+from .trial import Fallen, Tried, quotient
 
 Colours = Callable[[Asset], tuple[str, ...]]
 """A picture's main colours."""
-Fallen = tuple[str, str]
-"""A block and the situation in which it falls short, by their ids."""
 LATELY = 24
 """So many trials are kept as far as they are."""
 
 
-def quotient(reading: Reading) -> float:
-    """How far a reading is from what is required: 1 where it just meets it."""
-    return float("inf") if reading.ratio is None else reading.ratio / reading.required
-
-
-class Trial:
-    """A page with a change, laid out and read where it is asked for."""
+class Trial(Tried):
+    """A page with a change, by one block of its words."""
 
     def __init__(self, plight: "Plight", page: Page) -> None:
-        self.plight, self.page = plight, page
-        self._met = plight.reader.met(plight.site, page)
-        self._shares: dict[tuple[str, Situation], float] = {}
-
-    def record(self, situation: Situation) -> PageRecord:
-        """The page as it is laid out in a situation."""
-        return self._met.at(situation.moment)
-
-    def _read(self, situation: Situation, words: BlockRecord) -> Reading | None:
-        return self.plight.reader.meet(self._met, words.id, situation, self.plight.site.requirement)
+        super().__init__(plight.reader, plight.site, page)
+        self.plight = plight
 
     def reading(self, situation: Situation) -> Reading | None:
         """The reading of the words; None where they are not to be seen."""
-        words = next((b for b in self.record(situation).blocks() if b.id == self.plight.block.id), None)
-        return self._read(situation, words) if words is not None and words.lines else None
+        return self.reading_of(self.plight.block.id, situation)
 
     def share(self, situation: Situation) -> float:
-        """How far the words are from what is required in a situation, as `quotient` tells it of their reading; without
-        all the rest that a reading says. Infinite where they are not to be seen."""
-        words = next((b for b in self.record(situation).blocks() if b.id == self.plight.block.id), None)
-        return math.inf if words is None else self._share(situation, words)
-
-    def _share(self, situation: Situation, words: BlockRecord) -> float:
-        place = words.id, situation
-        if place not in self._shares:
-            self._shares[place] = self._looked_at(situation, words)
-        return self._shares[place]
-
-    def _looked_at(self, situation: Situation, words: BlockRecord) -> float:
-        if not words.lines:
-            return math.inf
-        if situation.until is not None or situation.scrolls:
-            reading = self._read(situation, words)
-            return math.inf if reading is None else quotient(reading)
-        ratio = self.plight.reader.ratio(self.record(situation), words)
-        required = required_ratio(words.size / situation.moment.enlarged, words.weight, self.plight.site.requirement)
-        return math.inf if ratio is None else ratio / required
+        """How far the words are from what is required in a situation: see `share_of`."""
+        return self.share_of(self.plight.block.id, situation)
 
     def meets(self, situation: Situation, spare: float = 1.0) -> bool:
         """Whether the words reach what is required in a situation, `spare` times."""
@@ -81,12 +47,19 @@ class Trial:
         reading = None if found is None else self.reading(found)
         return None if found is None or reading is None else (reading, found)
 
-    def falling(self, but: Collection[Fallen] = ()) -> Iterator[Fallen]:
-        """The blocks of the page that fall short, each with the situation; `but`: those that nobody asks for."""
-        for situation in self.plight.situations:
-            for words in self.record(situation).blocks():
-                if words.words and (words.id, situation.id) not in but and self._share(situation, words) < 1:
-                    yield words.id, situation.id
+
+def areas_around(page: Page, record: PageRecord, block: str) -> tuple[Area, ...]:
+    """The areas that words stand in, the outermost first."""
+    found = (page.area(a.id) for a in record.areas if block in a.blocks)
+    return tuple(area for area in found if area is not None)
+
+
+def ground_among(areas: Iterable[Area]) -> Area | None:
+    """The innermost area that has a picture; otherwise the innermost that has anything."""
+    around = list(areas)
+    pictured = [a for a in around if any(layer.assets() for layer in a.backdrop.layers)]
+    painted = [a for a in around if a.backdrop.layers or a.backdrop.base]
+    return next(reversed(pictured or painted or around), None)
 
 
 def _worst_place(situation: Situation, reading: Reading) -> tuple[Situation, ...]:
@@ -139,31 +112,23 @@ class Plight:
     @cached_property
     def short_now(self) -> frozenset[Fallen]:
         """What falls short as things are."""
-        return frozenset(self.present.falling())
+        return frozenset(self.present.falling(self.situations))
 
     def spares(self, trial: Trial) -> bool:
         """Whether no words of the page fall short with a change that did not before."""
         own = {(self.block.id, s.id) for s in self.situations}
-        return next(trial.falling(self.short_now | own), None) is None
+        return next(trial.falling(self.situations, self.short_now | own), None) is None
 
     @cached_property
     def areas(self) -> tuple[Area, ...]:
         """The areas that the words stand in, the outermost first."""
         first = next((s for s in self.order), None)
-        if first is None:
-            return ()
-        record = self.present.record(first)
-        inside = [a.id for a in record.areas if self.block.id in a.blocks]
-        found = (self.page.area(name) for name in inside)
-        return tuple(area for area in found if area is not None)
+        return () if first is None else areas_around(self.page, self.present.record(first), self.block.id)
 
     @cached_property
     def ground(self) -> Area | None:
         """The innermost area around the words that has a picture; otherwise the innermost that has anything."""
-        around = [a for a in self.areas if a.id != self.block.id]
-        pictured = [a for a in around if any(layer.assets() for layer in a.backdrop.layers)]
-        painted = [a for a in around if a.backdrop.layers or a.backdrop.base]
-        return next(reversed(pictured or painted or around), None)
+        return ground_among(a for a in self.areas if a.id != self.block.id)
 
     @property
     def pictures(self) -> tuple[ImageLayer, ...]:

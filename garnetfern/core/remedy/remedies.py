@@ -5,19 +5,16 @@ from concurrent.futures import FIRST_COMPLETED, ThreadPoolExecutor, wait
 from dataclasses import replace
 from functools import cached_property
 
-import numpy as np
-
 from ..colour.spaces import Bytes
 from ..document import Asset, Block, Page, Site
-from ..draw.paint import whole
-from ..draw.sample import Region, Sampler
-from ..draw.words import draw_page, paint_around
 from ..reading import Reader, Situation
 from .base import begin
+from .cost import both_parts, pictured
 from .kept import kept
 from .kinds import KINDS
-from .plight import Colours, Plight, Trial, quotient
+from .plight import Colours, Plight, Trial
 from .remedy import Proposal, Remedy, plain_behind
+from .trial import quotient
 
 Told = Callable[[float], None]
 """Is told how far a search is, 0..1."""
@@ -96,19 +93,13 @@ class Remedies:
         kept = self.kept(trial) * proposal.share
         return Remedy(proposal.kind, proposal.page, proposal.sentence, worst[0], worst[1], kept, meets)
 
-    def _picture(self, trial: Trial, situation: Situation) -> tuple[Bytes, Region] | None:
+    def _picture(self, trial: Trial, situation: Situation) -> Bytes | None:
         """The pictured area on a screen with all that lies in it but the letters' own colour."""
-        record = trial.record(situation)
-        area = record.area(self.plight.ground.id) if self.plight.ground else None
-        if area is None or area.box.height < 1 or area.box.width < 1:
-            return None
-        region = whole(area.box.snapped())
-        reader = self.plight.reader
-        strips = (draw_page(record, part, reader.pictures, reader.glyphs, paint_around) for part in _strips(region))
-        return np.concatenate(list(strips)), region
+        ground = self.plight.ground
+        return None if ground is None else pictured(self.plight.reader, trial.record(situation), ground.id)
 
     @cached_property
-    def _before(self) -> dict[str, tuple[Bytes, Region] | None]:
+    def _before(self) -> dict[str, Bytes | None]:
         return {s.id: self._picture(self.plight.present, s) for s in self._rest}
 
     def kept(self, trial: Trial) -> float:
@@ -120,18 +111,8 @@ class Remedies:
             before, after = self._before[situation.id], self._picture(trial, situation)
             if before is None or after is None:
                 continue
-            height = min(before[0].shape[0], after[0].shape[0])
-            width = min(before[0].shape[1], after[0].shape[1])
-            shares.append(kept(before[0][:height, :width], after[0][:height, :width], plain))
+            shares.append(kept(*both_parts(before, after), plain))
         return sum(shares) / len(shares) if shares else 100.0
-
-
-def _strips(region: Region) -> Iterator[Region]:
-    """A region cut across into parts that are small enough for their samples to be kept."""
-    left, top, width, height = region
-    rows = max(1, Sampler.SMALL // (2 * width))
-    for start in range(0, height, rows):
-        yield left, top + start, width, min(rows, height - start)
 
 
 def in_order(remedies: list[Remedy]) -> list[Remedy]:

@@ -2,10 +2,9 @@
 
 import math
 from collections.abc import Callable, Sequence
+from typing import Protocol, TypeVar
 
 from ..document import Page
-from ..reading import Situation
-from .plight import Plight, Trial
 
 FINE = 0.002
 ROUNDED = 1.005
@@ -13,6 +12,30 @@ ROUNDED = 1.005
 APPROXIMATE = 1.025
 """To spare where browsers blur and blend by approximation: what they paint differs by so much at the most."""
 Make = Callable[[float], Page]
+Case = TypeVar("Case")
+Asked = TypeVar("Asked", contravariant=True)
+
+
+class Shares(Protocol[Asked]):
+    """A change that is tried: how far each case is from what is required then."""
+
+    def share(self, case: Asked, /) -> float:
+        """1 where it is just met."""
+
+
+class Searched(Protocol[Case]):
+    """What a change is sought for: its cases, the worst first, and the page that is changed."""
+
+    @property
+    def order(self) -> Sequence[Case]:
+        """All cases."""
+
+    @property
+    def start(self) -> Page:
+        """The page that is changed."""
+
+    def trial(self, page: Page, /) -> Shares[Case]:
+        """A change to be tried."""
 
 
 def narrowed(far: Callable[[float], float], low: float, high: float, fine: float = FINE) -> float:
@@ -65,41 +88,42 @@ def rounded_up(value: float, step: float) -> float:
 
 
 def least(
-    plight: Plight,
+    plight: Searched[Case],
     make: Make,
     low: float = 0.0,
     high: float = 1.0,
     step: float = 0.001,
-    among: Sequence[Situation] | None = None,
+    among: Sequence[Case] | None = None,
     spare: float = ROUNDED,
 ) -> float | None:
     """The least value from `low` to `high` at which the words can be read, to within 0.003 of the way; None where none
-    suffices. What is given was tried in every situation, or in every one of `among`. Where the words fall short as
-    things are, `spare` times what is required is asked for.
+    suffices. What is given was tried in every case (in every situation), or in every one of `among`. Where the words
+    fall short as things are, `spare` times what is required is asked for.
     """
     order = plight.order if among is None else among
     start = plight.trial(plight.start)
-    needs = {s.id: 1.0 if start.meets(s) else spare for s in order}
-    trials: dict[float, Trial] = {}
+    needs = [(case, 1.0 if start.share(case) >= 1 else spare) for case in order]
+    trials: dict[float, Shares[Case]] = {}
 
-    def trial(value: float) -> Trial:
+    def trial(value: float) -> Shares[Case]:
         if value not in trials:
             trials[value] = plight.trial(make(value))
         return trials[value]
 
     best = low
-    for situation in order:
+    for case, need in needs:
 
-        def far(value: float, situation: Situation = situation) -> float:
-            return min(21.0, trial(value).share(situation) / needs[situation.id])
+        def far(value: float, case: Case = case, need: float = need) -> float:
+            return min(21.0, trial(value).share(case) / need)
 
         if far(best) >= 1:
             continue
         found = _somewhere(far, best, high)
         if found is None:
             return None
-        best = narrowed(far, best, found, FINE * (high - low))
-    for candidate in dict.fromkeys((min(high, rounded_up(best, step)), best, high)):
-        if all(trial(candidate).meets(situation, needs[situation.id]) for situation in order):
+        # rounded at once, so that all other cases are looked at where they are told in the end
+        best = min(high, rounded_up(narrowed(far, best, found, FINE * (high - low)), step))
+    for candidate in dict.fromkeys((min(high, rounded_up(best, step)), high)):
+        if all(trial(candidate).share(case) >= need for case, need in needs):
             return candidate
     return None

@@ -9,7 +9,7 @@ from ...core.document.shares import alike
 from ...core.errors import NotFoundError
 from ...core.reading import Reader, situations
 from ...core.remedy.overlay import Everywhere, Laid, least_everywhere
-from ...core.remedy.plight import quotient
+from ...core.remedy.trial import quotient
 from ...core.telling import Told, silent
 from ..runtime.difference import difference
 from .check import floored

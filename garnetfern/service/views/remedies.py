@@ -9,15 +9,14 @@ from ...core.document import Block, Page, Site
 from ...core.draw.sample import Region
 from ...core.draw.words import draw_page
 from ...core.errors import NotFoundError
-from ...core.reading import Reader, Reading, Situation, situations
+from ...core.reading import Reader, Reading, Situation
 from ...core.remedy.kinds import KINDS
-from ...core.remedy.mend import Mended, mend
-from ...core.remedy.plight import Colours, Plight, Trial
+from ...core.remedy.plight import Colours, Plight
 from ...core.remedy.remedies import Remedies
 from ...core.remedy.remedy import Remedy
+from ...core.remedy.trial import Tried
 from ...core.resolve.records import PageRecord
 from ..runtime.difference import difference
-from ..runtime.told import DoingLine, Told, told_lines
 from .build_up import data_url
 from .check import LetterView, floored, letter_view, sentence
 
@@ -67,38 +66,8 @@ class EndLine(TypedDict):
     found: int
 
 
-class DoneForWords(TypedDict):
-    """What was done for which words."""
-
-    words: str
-    sentence: str
-    kept: float
-
-
-class MendedLine(TypedDict):
-    """A whole page mended: one change; `left` are words that nothing was found for."""
-
-    kind: Literal["mended"]
-    patch: list[dict[str, Any]]
-    done: list[DoneForWords]
-    left: list[str]
-    before: str
-    after: str
-
-
-class BegunLine(TypedDict):
-    """A picture and words put together, and mended where they could not be read: one change of the whole site."""
-
-    kind: Literal["begun"]
-    patch: list[dict[str, Any]]
-    done: list[DoneForWords]
-    left: list[str]
-
-
 SPOT = (250, 150)
 """Width and height of the picture of the worst spot, px."""
-WHOLE = (420, 420)
-"""The same of a whole page."""
 
 
 def patch_between(site: Site, before: Page, after: Page) -> list[dict[str, Any]]:
@@ -121,14 +90,14 @@ def _spot(record: PageRecord, reading: Reading) -> Region:
     return left, top, width, height
 
 
-def _look(reader: Reader, trial: Trial, situation: Situation) -> str:
-    """How the worst spot of the words looks in a situation."""
+def spot_of(trial: Tried, block: str, situation: Situation) -> str:
+    """How the worst spot of words looks in a situation."""
     record = trial.record(situation)
-    reading = trial.reading(situation)
+    reading = trial.reading_of(block, situation)
     if reading is None:
         return ""
-    region = _spot(record, reading)
-    canvas = draw_page(record, region, reader.pictures, reader.glyphs)
+    reader = trial.reader
+    canvas = draw_page(record, _spot(record, reading), reader.pictures, reader.glyphs)
     return data_url(canvas, (2 * SPOT[0], 2 * SPOT[1]))
 
 
@@ -148,8 +117,8 @@ def remedy_view(plight: Plight, remedy: Remedy) -> RemedyView:
         "shown": floored(remedy.worst.ratio or 0.0),
         "required": remedy.worst.required,
         "situation": remedy.situation.name,
-        "before": _look(plight.reader, plight.present, before[1]),
-        "after": _look(plight.reader, trial, before[1]),
+        "before": spot_of(plight.present, plight.block.id, before[1]),
+        "after": spot_of(trial, plight.block.id, before[1]),
     }
 
 
@@ -187,56 +156,3 @@ def ways_out(
         count += remedy.meets
         yield {"kind": "remedy", "share": round(told[-1], 3), "found": remedy_view(search.plight, remedy)}
     yield {"kind": "end", "found": count}
-
-
-def _picture(reader: Reader, site: Site, page: Page) -> str:
-    """A whole page on its widest screen, small."""
-    widest = max(site.screens, key=lambda s: s.width)
-    rest = next(s for s in situations(site, page) if s.screen == widest.id and s.at_rest)
-    record = reader.resolve(site, page, rest)
-    height = min(int(record.height), 2 * int(record.width))
-    return data_url(draw_page(record, (0, 0, int(record.width), height), reader.pictures, reader.glyphs), WHOLE)
-
-
-def _named(block: Block) -> str:
-    return " ".join(block.wording.split())[:60] or block.kind
-
-
-def _done(mended: Mended) -> list[DoneForWords]:
-    return [{"words": _named(b), "sentence": s, "kept": round(k, 1)} for b, s, k in mended.done]
-
-
-def _mended_line(reader: Reader, site: Site, page: Page, mended: Mended) -> MendedLine:
-    return {
-        "kind": "mended",
-        "patch": patch_between(site, page, mended.page),
-        "done": _done(mended),
-        "left": [_named(b) for b in mended.left],
-        "before": _picture(reader, site, page),
-        "after": _picture(reader, site, mended.page),
-    }
-
-
-def mend_page(reader: Reader, site: Site, page: Page, colours: Colours) -> Iterator[DoingLine | MendedLine]:
-    """Which words are being mended, while it is worked at; then the whole, with the page before and after."""
-    return told_lines(lambda told: _mended_line(reader, site, page, mend(reader, site, page, colours, told)))
-
-
-def _begun_line(reader: Reader, site: Site, begun: Site, page_id: str, colours: Colours, told: Told) -> BegunLine:
-    page = next(p for p in begun.pages if p.id == page_id)
-    mended = mend(reader, begun, page, colours, told)
-    pages = tuple(mended.page if p.id == page_id else p for p in begun.pages)
-    whole = begun.model_copy(update={"pages": pages}).model_dump(mode="json")
-    return {
-        "kind": "begun",
-        "patch": difference(site.model_dump(mode="json"), whole),
-        "done": _done(mended),
-        "left": [_named(b) for b in mended.left],
-    }
-
-
-def begin_page(
-    reader: Reader, site: Site, begun: Site, page_id: str, colours: Colours
-) -> Iterator[DoingLine | BegunLine]:
-    """The same for a page on which something was put together: one change from the site as it is."""
-    return told_lines(lambda told: _begun_line(reader, site, begun, page_id, colours, told))

@@ -232,8 +232,8 @@ export const fitWays = (asked: Asked & { block: string; misfit: string }, signal
 /** Ways out for one block of words, as they are found. */
 export const remedies = (asked: Asked & { block: string }, signal: AbortSignal) =>
   lines<WordsLine>('/api/remedies', asked, signal);
-/** A whole page mended: what is being done, then the whole. */
-export const mendPage = (asked: Asked, signal: AbortSignal) =>
+/** A whole page mended by one idea, up to three times; `least`: block by block. What is being tried, then all. */
+export const mendPage = (asked: Asked & { least: boolean }, signal: AbortSignal) =>
   lines<PageLine>('/api/mend-page', asked, signal);
 /** Put a picture and words together on a page that was only begun, so that they can be read. */
 export const begin = (asked: AskedBeginning, signal: AbortSignal) =>

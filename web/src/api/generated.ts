@@ -339,7 +339,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Mend Whole */
+        /**
+         * Mend Whole
+         * @description Up to three whole pages, each by one idea; nothing is kept.
+         */
         post: operations["mend_whole_api_mend_page_post"];
         delete?: never;
         options?: never;
@@ -1876,6 +1879,27 @@ export interface components {
             way: "cross-fade" | "mirror";
         };
         /**
+         * AskedMending
+         * @description A page to be mended; `least`: every block by itself, so that the pictures change least.
+         */
+        AskedMending: {
+            /** Revision */
+            revision: number;
+            /** Patch */
+            patch?: {
+                [key: string]: unknown;
+            }[];
+            /** Page */
+            page: string;
+            /** Day */
+            day?: string | null;
+            /**
+             * Least
+             * @default false
+             */
+            least: boolean;
+        };
+        /**
          * AskedMisfit
          * @description Ways out for one kind of trouble with the fit of one block of words.
          */
@@ -2233,7 +2257,7 @@ export interface components {
                 [key: string]: unknown;
             }[];
             /** Done */
-            done: components["schemas"]["DoneForWords"][];
+            done: components["schemas"]["DoneFor"][];
             /** Left */
             left: string[];
         };
@@ -2930,10 +2954,52 @@ export interface components {
             height: string;
         };
         /**
-         * DoneForWords
-         * @description What was done for which words.
+         * DesignView
+         * @description A whole page mended. `patch` is the exact change; `left` are words that nothing was found for.
+         *
+         *     `was` and `shown` are the contrast before and after at the spot where words fell short most, in `situation`;
+         *     `before` and `after` are pictures (data addresses) of it. `helps` counts the kinds of help that are added; `many`:
+         *     more than a page should have, nothing else sufficing.
          */
-        DoneForWords: {
+        DesignView: {
+            /** Idea */
+            idea: string;
+            /** Title */
+            title: string;
+            /** Patch */
+            patch: {
+                [key: string]: unknown;
+            }[];
+            /** Done */
+            done: components["schemas"]["DoneFor"][];
+            /** Left */
+            left: string[];
+            /** Kept */
+            kept: number;
+            /** Helps */
+            helps: number;
+            /** Many */
+            many: boolean;
+            /** Words */
+            words: string;
+            /** Was */
+            was: string;
+            /** Shown */
+            shown: string;
+            /** Required */
+            required: number;
+            /** Situation */
+            situation: string;
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+        };
+        /**
+         * DoneFor
+         * @description What was done for which words, or for which area, and how much of the picture it keeps, 0..100.
+         */
+        DoneFor: {
             /** Words */
             words: string;
             /** Sentence */
@@ -4362,7 +4428,7 @@ export interface components {
         };
         /**
          * MendedLine
-         * @description A whole page mended: one change; `left` are words that nothing was found for.
+         * @description Whole pages, the least costly first; none where every word can be read already.
          */
         MendedLine: {
             /**
@@ -4370,18 +4436,8 @@ export interface components {
              * @constant
              */
             kind: "mended";
-            /** Patch */
-            patch: {
-                [key: string]: unknown;
-            }[];
-            /** Done */
-            done: components["schemas"]["DoneForWords"][];
-            /** Left */
-            left: string[];
-            /** Before */
-            before: string;
-            /** After */
-            after: string;
+            /** Found */
+            found: components["schemas"]["DesignView"][];
         };
         /**
          * MenuItem
@@ -8019,7 +8075,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Asked"];
+                "application/json": components["schemas"]["AskedMending"];
             };
         };
         responses: {

@@ -4,7 +4,7 @@
   import { untrack } from 'svelte';
   import type { Block } from '../api/types';
   import { put } from '../state/target';
-  import MendedPage from './MendedPage.svelte';
+  import Designs from './Designs.svelte';
   import RemedyCard from './RemedyCard.svelte';
   import { useBench } from '../state/context';
   import { whole } from '../parts/whole';
@@ -57,7 +57,7 @@
         class="words"
         value={block?.id}
         onchange={(e) => (ways.blockId = e.currentTarget.value)}
-        disabled={ways.mended !== null}
+        disabled={ways.designs !== null}
       >
         {#each ways.words as words (words.id)}
           <option value={words.id}>{said(words)}{ways.isShort(words.id) ? ' (short)' : ''}</option>
@@ -89,8 +89,8 @@
       <button
         type="button"
         class="quiet act"
-        disabled={ways.doing !== null || ways.mended !== null}
-        title="The best way out for each block of words that falls short, together"
+        disabled={ways.doing !== null || ways.designs !== null}
+        title="All words that fall short, together: whole pages, each by one idea"
         onclick={() => void ways.mendPage()}>Mend the page</button
       >
       <button type="button" class="quiet" title="Back to the build-up (R)" onclick={() => ways.close()}
@@ -98,10 +98,10 @@
       >
     </div>
   </div>
-  {#if ways.mended}
-    <MendedPage mended={ways.mended} />
+  {#if ways.designs}
+    <Designs designs={ways.designs} />
   {:else if ways.doing !== null}
-    <p class="muted" role="status">Mending {ways.doing ? `'${ways.doing}'` : 'the page'} …</p>
+    <p class="muted" role="status">Mending the page{ways.doing ? `: ${ways.doing}` : ''} …</p>
   {:else}
     <p
       role="status"

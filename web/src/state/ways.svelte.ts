@@ -1,6 +1,6 @@
 import * as client from '../api/client';
 import { Refused } from '../api/answer';
-import type { Block, Mended, PlightLine, Remedy, Site } from '../api/types';
+import type { Block, Design, PlightLine, Remedy, Site } from '../api/types';
 import type { Doc } from './doc.svelte';
 import type { Edits } from './edits.svelte';
 import type { Findings } from './findings.svelte';
@@ -17,8 +17,9 @@ export class Ways {
   found = $state.raw<Remedy[]>([]);
   /** How far the search is, 0..1. */
   share = $state(0);
-  mended = $state.raw<Mended | null>(null);
-  /** The words that are being mended, while a whole page is. */
+  /** The whole page mended, in several ways; null: not asked for. */
+  designs = $state.raw<Design[] | null>(null);
+  /** What is being tried, while a whole page is mended. */
   doing = $state<string | null>(null);
   private stopping = new AbortController();
   /** The site that ways out were sought for. */
@@ -70,7 +71,7 @@ export class Ways {
     this.stop();
     this.sought = '';
     this.open = false;
-    this.mended = null;
+    this.designs = null;
     this.edits.forget();
   }
 
@@ -90,7 +91,7 @@ export class Ways {
     this.sought = key;
     this.of = this.doc.state?.document;
     const asked = { ...this.selection.asked, patch: [], block: block.id };
-    this.mended = null;
+    this.designs = null;
     this.plight = null;
     this.found = [];
     this.share = 0;
@@ -106,10 +107,11 @@ export class Ways {
     });
   }
 
-  /** Mend the whole page at once: shown first, not kept. */
-  async mendPage(): Promise<void> {
+  /** Mend the whole page at once, by one idea for each area or, `least`, block by block; not kept. */
+  async mendPage(least = false): Promise<void> {
     this.of = this.doc.state?.document;
-    const asked = { ...this.selection.asked, patch: [] };
+    const asked = { ...this.selection.asked, patch: [], least };
+    this.edits.forget();
     this.doing = '';
     this.share = 0;
     await this.follow(async (signal) => {
@@ -118,8 +120,7 @@ export class Ways {
           this.doing = line.words;
           this.share = line.share;
         } else if (line.kind === 'mended') {
-          this.mended = line;
-          this.edits.show(given(line.patch, this.of));
+          this.designs = least ? [...(this.designs ?? []), ...line.found] : line.found;
         }
       }
     });
@@ -158,12 +159,12 @@ export class Ways {
   }
 
   /** Show a way out on all screens while it is rested on. */
-  try(remedy: Remedy): void {
-    this.edits.show(given(remedy.patch, this.of));
+  try(way: { patch: Remedy['patch'] }): void {
+    this.edits.show(given(way.patch, this.of));
   }
 
   leave(): void {
-    if (!this.mended) this.edits.forget();
+    this.edits.forget();
   }
 
   /** Keep a way out as one step. */
@@ -171,16 +172,15 @@ export class Ways {
     await this.edits.keep(given(remedy.patch, this.of), `${remedy.title}: ${remedy.sentence}`.slice(0, 200));
   }
 
-  async keepMended(): Promise<void> {
-    const { mended } = this;
-    if (!mended) return;
-    await this.edits.keep(given(mended.patch, this.of), `Mend the page (${mended.done.length})`);
-    this.mended = null;
+  /** Keep a whole page mended as one step. */
+  async keepDesign(design: Design): Promise<void> {
+    await this.edits.keep(given(design.patch, this.of), `Mend the page: ${design.title}`.slice(0, 200));
+    this.designs = null;
   }
 
-  leaveMended(): void {
+  leaveDesigns(): void {
     this.sought = '';
-    this.mended = null;
+    this.designs = null;
     this.edits.forget();
   }
 }

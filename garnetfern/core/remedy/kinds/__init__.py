@@ -1,5 +1,5 @@
 """The kinds of remedy. A module here names one: ORDER, its place among them, TITLE, and `found(plight)`, its
-proposals.
+proposals. HELP, where it has that, names the kind of help that it adds to a page; others change what is there.
 
 Each change of the picture as a whole asks `plight.may("picture")`, each other colour of the words `"colour"`, each
 other place `"place"`.

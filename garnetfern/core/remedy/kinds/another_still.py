@@ -3,8 +3,9 @@
 from collections.abc import Iterator
 
 from ...document import VideoLayer, with_backdrop
-from ..plight import Plight, quotient
+from ..plight import Plight
 from ..remedy import Proposal
+from ..trial import quotient
 
 ORDER = 13
 TITLE = "Another still"

@@ -9,6 +9,7 @@ from ..search import APPROXIMATE, least
 
 ORDER = 10
 TITLE = "Blur"
+HELP = "blur"
 MOST = 40.0
 
 

@@ -9,6 +9,7 @@ from ..search import least
 
 ORDER = 8
 TITLE = "Brightness"
+HELP = "filter"
 DARKEST, LIGHTEST = 0.15, 2.5
 
 

@@ -4,9 +4,10 @@ cannot be read."""
 from collections.abc import Iterator
 
 from ...document import LayerBase, Page, with_backdrop
-from ..plight import Plight, quotient
+from ..plight import Plight
 from ..remedy import Proposal
 from ..search import least
+from ..trial import quotient
 from .overlay import laid_over, tones
 
 ORDER = 12

@@ -10,6 +10,7 @@ from ..search import least
 
 ORDER = 3
 TITLE = "A new overlay"
+HELP = "veil"
 DARK, LIGHT = 0.2, 0.95
 """OKLab lightness that the picture's own colours are brought to."""
 

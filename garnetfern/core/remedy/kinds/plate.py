@@ -11,6 +11,7 @@ from .overlay import tones
 
 ORDER = 5
 TITLE = "A plate"
+HELP = "plate"
 
 
 def _fresh(colour: str) -> Plate:

@@ -15,6 +15,7 @@ from .overlay import tones
 
 ORDER = 4
 TITLE = "A shade behind the words"
+HELP = "shade"
 SOFT = (0.6, 0.25)
 """How far it fades, em: less where other words stand near."""
 

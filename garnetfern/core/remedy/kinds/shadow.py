@@ -10,6 +10,7 @@ from ..search import APPROXIMATE, least
 
 ORDER = 9
 TITLE = "Shadow of the letters"
+HELP = "shadow"
 BLURS = ("0.3em", "0.16em", "0.08em")
 """The widest that suffices is taken: it looks softest. Not every ground can be mended by a shadow at all."""
 
