@@ -49,20 +49,55 @@ def test_what_is_left_alone_is_kept_with_the_words(bench: Page):
     expect(strip.get_by_role("article", name="More of an overlay")).to_be_visible()
 
 
-def test_the_page_is_mended_and_left_and_mended(bench: Page):
+def test_the_page_is_mended_by_one_idea_left_and_mended(bench: Page):
     strip = ways(bench)
     strip.get_by_role("button", name="Mend the page").click()
-    expect(strip.get_by_alt_text("The page after")).to_be_visible()
-    expect(strip.get_by_text(re.compile("With this every word can be read in every situation"))).to_be_visible()
-    words = frame(bench, "desktop").locator(".gf-headline")
-    expect(words).to_have_class(re.compile("gf-plated"))
+    expect(strip.get_by_text(re.compile("^Whole pages, each by one idea"))).to_be_visible()
+    cards = strip.get_by_role("article")
+    expect(cards).to_have_count(3)
+    shaded = strip.get_by_role("article", name="A shade")
+    expect(shaded.get_by_role("list", name="What is done")).to_contain_text("from the side on the desktop")
+    wide, shade = (frame(bench, screen).locator(".gf-shade") for screen in ("desktop", "phone"))
+    expect(shade).to_have_count(0)
+    shaded.hover()
+    # from the side where there is room beside the words, from the foot where there is none
+    expect(wide).to_have_css("background-image", re.compile(r"^linear-gradient\(90deg"))
+    expect(shade).to_have_css("background-image", re.compile(r"^linear-gradient\((180deg, )?rgb"))
+    expect(bench.get_by_text(re.compile("^Every word can be read on every screen"))).to_be_visible()
+    bench.mouse.move(5, 300)
+    expect(shade).to_have_count(0)
     strip.get_by_role("button", name="Leave it as it is").click()
-    expect(words).not_to_have_class(re.compile("gf-plated"))
+    expect(strip.get_by_role("article", name="More of an overlay")).to_be_visible()
     strip.get_by_role("button", name="Mend the page").click()
-    strip.get_by_role("button", name="Do this").click()
+    shaded.get_by_role("button", name="Do this").click()
+    expect(bench.get_by_role("button", name="Undo")).to_have_attribute("title", re.compile("Mend the page: A shade"))
     expect(strip.get_by_text(re.compile("^Every letter can be read"))).to_be_visible()
     bench.get_by_role("navigation", name="Views").get_by_role("button", name="Situations").click()
     expect(bench.get_by_text("Every word can be read in every situation.")).to_be_visible()
+
+
+def test_block_by_block_stands_beside_the_ideas(bench: Page):
+    strip = ways(bench)
+    strip.get_by_role("button", name="Mend the page").click()
+    strip.get_by_role("button", name="Least change, block by block").click()
+    least = strip.get_by_role("article", name="Least change, block by block")
+    expect(least).to_be_visible()
+    expect(strip.get_by_role("article")).to_have_count(4)
+    least.get_by_role("button", name="Do this").click()
+    expect(strip.get_by_text(re.compile("^Every letter can be read"))).to_be_visible()
+    bench.keyboard.press("Control+z")
+    expect(strip.get_by_text(re.compile(r"falls short: 1\.5 of 3"))).to_be_visible()
+
+
+def test_a_layer_is_hidden_on_one_screen(bench: Page):
+    phone, desktop = (frame(bench, name).locator(".gf-dusk") for name in ("phone", "desktop"))
+    shown = bench.get_by_role("group", name="Shown on")
+    shown.get_by_role("checkbox", name="Phone").uncheck()
+    expect(phone).to_be_hidden()
+    expect(desktop).to_be_visible()
+    bench.keyboard.press("Control+z")
+    expect(phone).to_be_visible()
+    expect(shown.get_by_role("checkbox", name="Phone")).to_be_checked()
 
 
 def test_pointing_at_a_marked_letter_tells_its_ground(bench: Page):
