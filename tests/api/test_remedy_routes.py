@@ -48,16 +48,40 @@ def test_ways_out_come_as_they_are_found_and_each_can_be_kept_and_taken_back(cli
     assert back["undo"] is None
 
 
-def test_a_page_is_mended_in_one_patch(client):
-    found = lines(client.post("/api/mend-page", json=asked(client)))
+def mended_by(client, **more):
+    found = lines(client.post("/api/mend-page", json=asked(client, **more)))
     assert {line["kind"] for line in found[:-1]} == {"doing"}
+    shares = [line["share"] for line in found[:-1]]
+    assert shares == sorted(shares)
     assert found[-1]["kind"] == "mended"
-    mended = found[-1]
-    assert mended["left"] == []
-    assert [d["words"] for d in mended["done"]] == [HEADING["wording"]]
-    found = client.post("/api/readings", json=asked(client, patch=mended["patch"])).json()
-    assert found["good"]
-    assert all(r["verdict"] == "enough" for r in found["readings"])
+    return found[-1]["found"]
+
+
+def test_a_page_is_mended_by_several_ideas_each_in_one_patch(client):
+    found = mended_by(client)
+    assert 1 < len(found) <= 3
+    assert len({design["idea"] for design in found}) == len(found)
+    for design in found:
+        assert design["left"] == []
+        assert not design["many"]
+        assert design["words"] == HEADING["wording"]
+        assert float(design["was"]) < design["required"] <= float(design["shown"])
+        assert design["before"].startswith("data:image/jpeg;base64,")
+        assert design["before"] != design["after"]
+        read = client.post("/api/readings", json=asked(client, patch=design["patch"])).json()
+        assert read["good"]
+        assert all(r["verdict"] == "enough" for r in read["readings"])
+
+
+def test_block_by_block_is_one_page_more(client):
+    (least,) = mended_by(client, least=True)
+    assert least["idea"] == "least"
+    assert [d["words"] for d in least["done"]] == [HEADING["wording"]]
+    assert client.post("/api/readings", json=asked(client, patch=least["patch"])).json()["good"]
+    body = {"revision": asked(client)["revision"], "patch": least["patch"], "label": "Mend the page"}
+    assert client.post("/api/change", json=body).status_code == 200
+    assert mended_by(client) == []
+    assert client.post("/api/undo", json=asked(client)).status_code == 200
 
 
 @pytest.mark.parametrize(

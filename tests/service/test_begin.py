@@ -10,7 +10,7 @@ from garnetfern.core.remedy.mend import short_blocks
 from garnetfern.service.edits.begin import put_together
 from garnetfern.service.kinds.empty import HEADING, LINE, empty_site
 from garnetfern.service.kinds.starts import STARTS
-from garnetfern.service.views.remedies import begin_page
+from garnetfern.service.views.mending import begin_page
 from garnetfern.service.workspace.house import House
 from tests.conftest import jpeg
 from tests.core.test_readings import split_picture

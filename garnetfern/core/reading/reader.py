@@ -119,13 +119,18 @@ class Reader:
             block = next((b for b in record.blocks() if b.id == block_id), None)
             return None if block is None else self.read(record, block, situation, level)
 
+        return self.meet(met, block_id, self.worst_of(met, block_id, situation), level)
+
+    def worst_of(self, met: Met, block_id: str, situation: Situation) -> Situation:
+        """The moment of a change at which a block fares worst, as a situation of its own."""
+
         def far(share: float) -> float:
             there = met.at(situation.on_the_way(share).moment)
             words = next((b for b in there.blocks() if b.id == block_id), None)
             ratio = self.ratio(there, words) if words is not None else None
             return math.inf if ratio is None else ratio
 
-        return self.meet(met, block_id, situation.on_the_way(least_at(far)), level)
+        return situation.on_the_way(least_at(far))
 
     def _along(self, met: Met, block_id: str, situation: Situation, level: Requirement) -> Reading | None:
         """The reading of a block where the page is scrolled to its worst."""

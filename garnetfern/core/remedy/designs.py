@@ -1,6 +1,6 @@
 """A page mended by one idea for each area: whole proposals, the least costly first."""
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Callable, Iterator, Sequence
 from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass
 from functools import cached_property
@@ -109,29 +109,43 @@ def _grounds(present: Tried, short: Short) -> list[Area]:
     return list(found.values())
 
 
-def _drafts(distress: Distress) -> Iterator[Done]:
-    """The least costly draft of each idea, as they are found. Two ideas are looked at at a time: much of painting and
-    judging leaves the interpreter free."""
+def _weighed(done: Done) -> float:
+    """What it costs as the only thing that is done to a page."""
+    return done.figure + MEANS * max(0, len(done.draft.helps) - 1)
+
+
+def _best(distress: Distress, costs: Costs, idea: str) -> Done | None:
+    """The least costly draft of an idea."""
+    drafts = list(IDEAS[idea].found(distress))
+    return min((Done(distress.area, distress.words, d, costs.of(d)) for d in drafts), key=_weighed, default=None)
+
+
+def _drafts(distress: Distress, told: Callable[[float], None]) -> Iterator[Done]:
+    """The least costly draft of each of three ideas at the most. Two are looked at at a time: much of painting and
+    judging leaves the interpreter free. `told` hears which share of the ideas has been looked at."""
     costs = Costs(distress)
-
-    def best(name: str) -> Done | None:
-        drafts = list(IDEAS[name].found(distress))
-        done = [Done(distress.area, distress.words, draft, costs.of(draft)) for draft in drafts]
-        return min(done, key=lambda d: d.figure + MEANS * max(0, len(d.draft.helps) - 1), default=None)
-
     first, *others = IDEAS
-    alone = best(first)
-    if alone is not None:
-        yield alone
-        if alone.cost.kept >= ALL:
+    found = [_best(distress, costs, first)]
+    if found[0] is None or found[0].cost.kept < ALL:
+        pool = ThreadPoolExecutor(AT_ONCE, "garnetfern-idea")
+        try:
+            for n, done in enumerate(pool.map(lambda idea: _best(distress, costs, idea), others)):
+                told((n + 2) / len(IDEAS))
+                found.append(done)
+        finally:
+            pool.shutdown(wait=False, cancel_futures=True)
+    left = MOST
+    for done in sorted(filter(None, found), key=_weighed):
+        # what was found for single moments is looked at all along the changes; where that fails it is sought anew
+        whole = done if distress.holds(done.draft.page) else None
+        if whole is None:
+            anew = Distress(distress.present, distress.area, distress.colours, whole=True)
+            whole = _best(anew, costs, done.draft.idea)
+        if whole is not None:
+            yield whole
+            left -= 1
+        if not left:
             return
-    pool = ThreadPoolExecutor(AT_ONCE, "garnetfern-idea")
-    try:
-        for done in pool.map(best, others):
-            if done is not None:
-                yield done
-    finally:
-        pool.shutdown(wait=False, cancel_futures=True)
 
 
 def _merged(base: Page, page: Page, draft: Page) -> Page | None:
@@ -167,11 +181,12 @@ class Designs:
         for n, area in enumerate(grounds):
             distress = Distress(self.present, area, self.colours)
             drafts: dict[str, Done] = {}
+
+            def further(share: float, n: int = n, name: str = str(getattr(area, "name", "the page"))) -> None:
+                self.told(name, 0.2 + 0.7 * (n + share) / len(grounds))
+
             if distress.short:
-                for k, done in enumerate(_drafts(distress)):
-                    drafts[done.draft.idea] = done
-                    share = (n + (k + 1) / len(IDEAS)) / len(grounds)
-                    self.told(str(getattr(area, "name", "the page")), 0.2 + 0.7 * share)
+                drafts = {done.draft.idea: done for done in _drafts(distress, further)}
             if drafts:
                 found.append(drafts)
         return found

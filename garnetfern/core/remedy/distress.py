@@ -70,11 +70,12 @@ class Distress:
     """The words of one area.
 
     `order`: every block of words that stands on the area's ground in every situation, beginning with those that fare
-    worst at one moment; `start`: the page that ideas begin with, whose words are all light or all dark there, over a
-    base that bears them; `recoloured` says how many blocks that took.
+    worst; a change, which takes long to look at, is there as the moment at which they fare worst now, and in `changes`
+    as it is; `whole`: in both. `start`: the page that ideas begin with, whose words are all light or all dark there,
+    over a base that bears them; `recoloured` says how many blocks that took.
     """
 
-    def __init__(self, present: AreaTrial, area: Area, colours: Colours) -> None:
+    def __init__(self, present: AreaTrial, area: Area, colours: Colours, whole: bool = False) -> None:
         self.reader, self.site, self.page, self.area = present.reader, present.site, present.page, area
         self.present, self.colours = present, colours
         self.situations = situations(self.site, self.page, None)
@@ -83,10 +84,10 @@ class Distress:
         self._lately = threading.Lock()
         self.words = self._standing_here()
         cases = [(b, s) for s in self.situations for b in self.words]
-        # whole changes take longest to look at: what is found for single moments is tried on them afterwards
-        self.order: tuple[Case, ...] = tuple(
-            sorted(cases, key=lambda case: (case[1].until is not None, self.present.share(case)))
-        )
+        self.changes: tuple[Case, ...] = tuple(case for case in cases if case[1].until is not None)
+        single = ((b, self.present.moment_of(b, s)) for b, s in cases)
+        order = sorted(single, key=self.present.share)
+        self.order: tuple[Case, ...] = (*order, *self.changes) if whole else tuple(order)
         self.start, self.recoloured = self._one_tone()
 
     def _standing_here(self) -> tuple[str, ...]:
@@ -127,8 +128,12 @@ class Distress:
         return Beginning(self.order, page, self.trial)
 
     def suffices(self, page: Page) -> bool:
-        """Whether all words of the area can be read on a page in every situation."""
+        """Whether all words of the area can be read on a page in every situation, as far as `order` tells."""
         return self.trial(page).meets(self.order)
+
+    def holds(self, page: Page) -> bool:
+        """The same for whole changes too."""
+        return self.suffices(page) and self.trial(page).meets(self.changes)
 
     def block(self, name: str, page: Page | None = None) -> Block:
         """A block of the page."""

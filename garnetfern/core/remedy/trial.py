@@ -40,6 +40,16 @@ class Tried:
             return None
         return self.reader.meet(self._met, block, situation, self.site.requirement)
 
+    def moment_of(self, block: str, situation: Situation) -> Situation:
+        """A situation as one moment: of a change, or of a way, the one at which words fare worst; itself otherwise."""
+        if situation.until is None or self.words(block, situation) is None:
+            return situation
+        if not situation.scrolls:
+            return self.reader.worst_of(self._met, block, situation)
+        reading = self.reading_of(block, situation)
+        place = 0.0 if reading is None or reading.scroll is None else reading.scroll
+        return situation.on_the_way(place)
+
     def share_of(self, block: str, situation: Situation) -> float:
         """How far words are from what is required in a situation, as `quotient` tells it of their reading; without
         all the rest that a reading says. Infinite where they are not to be seen."""
