@@ -14,6 +14,7 @@ from garnetfern.core.remedy.designs import Designs
 from garnetfern.core.remedy.distress import AreaTrial, Distress, fill_of
 from garnetfern.core.remedy.draft import Draft
 from garnetfern.core.remedy.ideas import IDEAS
+from garnetfern.core.remedy.ideas._fade import Span, shade, shared
 from garnetfern.core.remedy.mend import MOST_HELPS, Mended, mend, word_by_word
 from garnetfern.core.remedy.remedies import no_colours
 from garnetfern.core.remedy.tone import CHROMA, DARK, LIGHT, NEAR, NEAR_OF_HUE, shade_tone
@@ -266,3 +267,16 @@ def test_without_known_colours_a_shade_is_plain():
     file = with_picture(one_band(), BRIGHT, "picture.png")
     found = Designs(reader_of(file), file.site, file.site.pages[0], no_colours).found()
     assert found
+
+
+@pytest.mark.parametrize(
+    ("gap", "stops", "line"), [(400, 20, True), (200, 20, True), (140, 4, False), (10, 4, False), (0, 4, False)]
+)
+def test_two_shades_that_are_too_near_go_over_into_one_another(gap, stops, line):
+    """Header and banner at the ends of an area: there is a lighter line between them only where it is wide."""
+    one, other = Span("start", 0, 80, 200, opens=True), Span("end", -180, -20, 200, closes=True)
+    found = shared([(one, 16, 64), (other, 64 + gap, 64 + gap + 130)])
+    gradient = shade(found, "#20302a", "down")
+    assert len(gradient.stops) == stops
+    assert any(stop.colour.endswith("00") and len(stop.colour) == 9 for stop in gradient.stops) == line
+    assert all(span.fade <= max(0, gap - 32) / 2 for span in found)

@@ -2,6 +2,7 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
+from itertools import pairwise
 from typing import Literal
 
 from ...colour.notation import parse_colour
@@ -29,6 +30,8 @@ WELL_INSIDE = 0.38
 """So far along a fade three quarters of the shade are left."""
 MARGIN = 16.0
 """So far beyond the words it is full, px."""
+LEAST_GAP = 60.0
+"""A shade with less room to fade than this, px, goes over into its neighbour instead: a light line would be seen."""
 Anchor = Literal["start", "middle", "end"]
 Axis = Literal["down", "across"]
 Extent = tuple[float, float, float]
@@ -39,7 +42,8 @@ Extent = tuple[float, float, float]
 class Span:
     """A stretch along an area, px from its start, its middle or its end; `strength` of the shade there, 0..1.
 
-    With `opens` and `closes` it reaches the area's own edge, so that there is nothing to fade.
+    With `opens` and `closes` it reaches the area's own edge, so that there is nothing to fade; with `follows` and
+    `leads` it goes over into its neighbour, which is too near to fade between them.
     """
 
     anchor: Anchor
@@ -48,6 +52,8 @@ class Span:
     fade: float
     opens: bool = False
     closes: bool = False
+    follows: bool = False
+    leads: bool = False
     strength: float = 1.0
 
     def at(self, place: float) -> str:
@@ -108,13 +114,13 @@ def _reach(extents: Sequence[Extent], share: float) -> tuple[float, float]:
 
 def shared(spans: Sequence[tuple[Span, float, float]]) -> list[Span]:
     """Spans from top to bottom, each with where it begins and ends at rest: where two are too near to fade between
-    them, they fade faster."""
-    ordered = list(spans)
-    found = [s for s, _, _ in ordered]
-    for n in range(len(ordered) - 1):
-        gap = max(0.0, ordered[n + 1][1] - ordered[n][2] - 2 * MARGIN) / 2
-        found[n] = replace(found[n], fade=min(found[n].fade, gap), closes=False)
-        found[n + 1] = replace(found[n + 1], fade=min(found[n + 1].fade, gap), opens=False)
+    them, they fade faster, and where there is hardly any room, not at all."""
+    found = [s for s, _, _ in spans]
+    for n, (one, other) in enumerate(pairwise(spans)):
+        gap = max(0.0, other[1] - one[2] - 2 * MARGIN) / 2
+        near = gap < LEAST_GAP
+        found[n] = replace(found[n], fade=min(found[n].fade, gap), closes=False, leads=near)
+        found[n + 1] = replace(found[n + 1], fade=min(found[n + 1].fade, gap), opens=False, follows=near)
     return found
 
 
@@ -130,11 +136,13 @@ def shade(spans: Sequence[Span], tone: str, axis: Axis) -> Gradient:
         if span.opens:
             stops.append(Stop(colour=plain.faded(span.strength).hex, at="0%"))
         else:
-            stops += [stop(span, span.first - way * span.fade, left) for way, left in reversed(EASE[1:])]
+            ease = () if span.follows else EASE[1:]
+            stops += [stop(span, span.first - way * span.fade, left) for way, left in reversed(ease)]
             stops.append(stop(span, span.first, 1.0))
         if span.closes:
             stops.append(Stop(colour=plain.faded(span.strength).hex, at="100%"))
         else:
+            ease = () if span.leads else EASE[1:]
             stops.append(stop(span, span.last, 1.0))
-            stops += [stop(span, span.last + way * span.fade, left) for way, left in EASE[1:]]
+            stops += [stop(span, span.last + way * span.fade, left) for way, left in ease]
     return Gradient(angle=180 if axis == "down" else 90, stops=tuple(stops))
