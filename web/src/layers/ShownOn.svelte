@@ -1,16 +1,18 @@
 <script lang="ts">
-  /** On which screens a layer is shown: for each of them or, `scoped`, for the one that settings are made for. */
+  /** On which screens a layer is shown. */
+  import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import type { Layer } from '../api/types';
-  import { setVisible } from '../buildup/layers';
+  import Panel from '../parts/Panel.svelte';
   import { on } from '../state/screens';
   import { put } from '../state/target';
   import { useBench } from '../state/context';
 
-  let { layer, scoped = false }: { layer: Layer; scoped?: boolean } = $props();
-  const bench = useBench();
-  const { doc, edits, selection } = bench;
-  const wanted = $derived(scoped ? doc.screens.filter((s) => s.id === selection.scope) : doc.screens);
-  const shown = (screen: string): boolean => on(layer, screen).visible ?? true;
+  let { layer }: { layer: Layer } = $props();
+  const { doc, edits, selection } = useBench();
+  const shown = $derived(doc.screens.filter((s) => on(layer, s.id).visible ?? true));
+  const said = $derived(
+    shown.length === doc.screens.length ? 'all' : `${shown.length} of ${doc.screens.length}`,
+  );
 
   function turn(screen: { id: string; name: string }, visible: boolean): void {
     const same = visible === (layer.visible ?? true);
@@ -19,25 +21,29 @@
   }
 </script>
 
-{#snippet box(name: string, checked: boolean, change: (checked: boolean) => void)}
-  <label class="flex min-h-[24px] shrink-0 items-center gap-1 text-small">
-    <input type="checkbox" class="h-4 w-4" {checked} onchange={(e) => change(e.currentTarget.checked)} />
-    <span>{name}</span>
-  </label>
-{/snippet}
-
-{#if scoped && wanted.length === 0}
-  {@render box('shown', layer.visible ?? true, (visible) => setVisible(bench, layer, visible))}
-{:else if scoped}
-  {#each wanted as screen (screen.id)}
-    {@render box('shown there', shown(screen.id), (visible) => turn(screen, visible))}
-  {/each}
-{:else}
-  <fieldset class="flex min-w-0 items-center gap-x-2">
-    <legend class="sr-only">Shown on</legend>
-    <span class="muted text-small" aria-hidden="true">shown on</span>
-    {#each wanted as screen (screen.id)}
-      {@render box(screen.name, shown(screen.id), (visible) => turn(screen, visible))}
+<Panel name="shown" label="Screens that show {layer.name}" width={210}>
+  {#snippet opener(props)}
+    <button
+      {...props}
+      type="button"
+      class="quiet flex items-center gap-1 whitespace-nowrap"
+      title="On which screens it is shown"
+    >
+      screens: <b>{said}</b><ChevronDown size={14} aria-hidden="true" />
+    </button>
+  {/snippet}
+  <fieldset>
+    <legend class="muted text-small">Shown on</legend>
+    {#each doc.screens as screen (screen.id)}
+      <label class="flex min-h-[28px] cursor-pointer items-center gap-2">
+        <input
+          type="checkbox"
+          class="h-4 w-4"
+          checked={shown.includes(screen)}
+          onchange={(e) => turn(screen, e.currentTarget.checked)}
+        />
+        <span>{screen.name}</span>
+      </label>
     {/each}
   </fieldset>
-{/if}
+</Panel>

@@ -17,8 +17,7 @@
   {:else if designs.length === 1 && least}
     No single idea serves a whole area here: each block is mended by itself.
   {:else}
-    Whole pages, each by one idea. Rest on one to see it on the screens; the words were read in every
-    situation.
+    Whole pages, each by one idea. Rest on one to see it on the screens.
   {/if}
 </p>
 <ol class="cards">

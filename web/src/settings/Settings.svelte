@@ -46,8 +46,8 @@
       <div class="flex flex-wrap items-center gap-x-4 pb-1">
         <Pointer />
         {#if layer}<BlendChooser {layer} />{/if}
+        {#if layer && doc.screens.length > 1}<ShownOn {layer} />{/if}
         {#if scoped}<Scope differs={scoped} />{/if}
-        {#if layer && doc.screens.length > 1}<ShownOn {layer} scoped={scoped !== null} />{/if}
       </div>
     {/if}
     {#if layer}
