@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { patched } from '../src/api/patch';
 import type { Screen } from '../src/api/types';
 import { layout } from '../src/bench/layout';
@@ -9,6 +9,7 @@ import { lengthIn, numberIn, sum, withUnit } from '../src/parts/numbers';
 import { isStep, NAMES, read, write, type Address } from '../src/state/address';
 import { arrangementOf } from '../src/state/arrangement';
 import { weightShown, weightsOf } from '../src/state/fonts';
+import { Latest } from '../src/state/latest';
 import { GoneError, pathOf } from '../src/state/target';
 import { firstWords } from '../src/state/tree';
 import { smallSite } from './site';
@@ -209,4 +210,33 @@ describe('weights of fonts', () => {
       ),
     ).toBe(shown),
   );
+});
+
+describe('one call at a time', () => {
+  it('carries out the first and the last of those that come meanwhile', async () => {
+    const done: number[] = [];
+    const calls = new Latest();
+    for (const n of [1, 2, 3])
+      calls.run(async () => {
+        await Promise.resolve();
+        done.push(n);
+      });
+    await vi.waitUntil(() => calls.idle);
+    expect(done).toEqual([1, 3]);
+  });
+
+  it('tells of one that fails, and goes on', async () => {
+    const told = vi.fn();
+    vi.stubGlobal('reportError', told);
+    const done: number[] = [];
+    const calls = new Latest();
+    calls.run(() => Promise.reject(new Error('no')));
+    calls.run(() => Promise.resolve(void done.push(2)));
+    await vi.waitUntil(() => calls.idle);
+    calls.run(() => Promise.resolve(void done.push(3)));
+    await vi.waitUntil(() => calls.idle);
+    expect(done).toEqual([2, 3]);
+    expect(told).toHaveBeenCalledOnce();
+    vi.unstubAllGlobals();
+  });
 });

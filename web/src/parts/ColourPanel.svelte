@@ -27,6 +27,8 @@
 
   const LIGHTS = [0.18, 0.28, 0.38, 0.48, 0.58, 0.68, 0.78, 0.87, 0.95];
   const asking = new Latest();
+  /** What the value is, is asked apart: it must not come in the way of a colour that was chosen meanwhile. */
+  const reading = new Latest();
   let read = $state.raw<Colour | null>(null);
   let own = $state.raw<Colour[]>([]);
   let problem = $state('');
@@ -41,8 +43,9 @@
   $effect(() => {
     const wanted = value;
     if (read?.hex === wanted) return;
-    asking.run(async () => {
-      read = await client.colour(wanted).catch(() => read);
+    reading.run(async () => {
+      const found = await client.colour(wanted).catch(() => read);
+      if (value === wanted) read = found;
     });
   });
 

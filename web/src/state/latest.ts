@@ -1,4 +1,5 @@
-/** Runs one call at a time; of those asked for meanwhile only the last is carried out. */
+/** Runs one call at a time; of those asked for meanwhile only the last is carried out. One that fails is told, and stops
+ * none that comes after. */
 export class Latest {
   private busy = false;
   private next: (() => Promise<void>) | null = null;
@@ -17,7 +18,11 @@ export class Latest {
     while (this.next) {
       const call = this.next;
       this.next = null;
-      await call();
+      try {
+        await call();
+      } catch (error) {
+        reportError(error);
+      }
     }
     this.busy = false;
   }
