@@ -146,7 +146,7 @@ def test_a_seam_is_seen_and_mended(bench: Page):
 
 
 def test_an_own_screen_is_added_and_shown(bench: Page):
-    bench.get_by_role("button", name="Screens").click()
+    bench.get_by_role("button", name="Screens", exact=True).click()
     bench.get_by_label("Name of a new screen").fill("Small phone")
     bench.get_by_label("Its width").fill("320")
     bench.get_by_label("Its height").fill("568")
