@@ -11,8 +11,9 @@ from garnetfern.core.reading import situations
 from garnetfern.core.remedy import mend as mending
 from garnetfern.core.remedy.cost import MEANS, Costs, pictured
 from garnetfern.core.remedy.designs import Designs
-from garnetfern.core.remedy.distress import AreaTrial, Distress, fill_of
+from garnetfern.core.remedy.distress import AreaTrial, Distress
 from garnetfern.core.remedy.draft import Draft
+from garnetfern.core.remedy.fills import fill_of
 from garnetfern.core.remedy.ideas import IDEAS
 from garnetfern.core.remedy.ideas._fade import Span, shade, shared
 from garnetfern.core.remedy.mend import MOST_HELPS, Mended, mend, word_by_word
@@ -185,7 +186,9 @@ def test_designs_are_other_ideas_each_the_least_costly_first(name):
         assert design.figure == pytest.approx(
             sum(d.figure for d in design.done) + MEANS * max(0, len(design.helps) - 1)
         )
-        assert design.reading is None or not design.reading.falls_short
+        reading, situation = designs.short[0]
+        after = AreaTrial(designs.reader, file.site, design.page).reading_of(reading.block, situation)
+        assert after is None or not after.falls_short
 
 
 def test_a_base_that_suffices_is_all_that_is_done():

@@ -44,16 +44,11 @@ class Done:
 
 @dataclass(frozen=True)
 class Design:
-    """A whole page, each of whose areas is mended by one idea; `idea` is the one that it is named by.
-
-    `worst` is where words fell short most as things are, and `reading` the same words' reading there afterwards.
-    """
+    """A whole page, each of whose areas is mended by one idea; `idea` is the one that it is named by."""
 
     idea: str
     page: Page
     done: tuple[Done, ...]
-    worst: tuple[Reading, Situation]
-    reading: Reading | None
 
     @property
     def helps(self) -> frozenset[str]:
@@ -69,13 +64,6 @@ class Design:
     def kept(self) -> float:
         """The mean of what its areas keep of their pictures, 0..100."""
         return sum(done.cost.kept for done in self.done) / len(self.done)
-
-    @property
-    def sentence(self) -> str:
-        """What is done, area by area."""
-        if len(self.done) == 1:
-            return self.done[0].draft.sentence
-        return " ".join(f"{done.name}: {done.draft.sentence}" for done in self.done)
 
 
 Short = list[tuple[Reading, Situation]]
@@ -218,9 +206,7 @@ class Designs:
                 done.append(one)
         if not done or not self._spares(page):
             return None
-        reading, situation = self.short[0]
-        after = Tried(self.reader, self.site, page).reading_of(reading.block, situation)
-        return Design(idea, page, tuple(done), (reading, situation), after)
+        return Design(idea, page, tuple(done))
 
     @cached_property
     def _falling(self) -> frozenset[Fallen]:

@@ -12,6 +12,7 @@ from ..colour.notation import parse_colour
 from ..document import Area, Band, Block, Page, each_block, with_backdrop
 from ..reading import Situation, situations
 from ..resolve.records import PageRecord
+from .fills import fill_of, filled
 from .plight import LATELY, Colours
 from .tone import shade_tone
 from .trial import Tried
@@ -20,23 +21,6 @@ Case = tuple[str, Situation]
 """A block, by its id, and a situation in which it is met."""
 PAPER = {True: "#ffffff", False: "#17211b"}
 """The letters of an area that has none of its tone yet: light ones and dark ones."""
-
-
-def fill_of(block: Block) -> str:
-    """The colour that a block's letters are read by."""
-    lettering = block.lettering
-    return lettering.outline.colour if lettering.hollow and lettering.outline else lettering.colour
-
-
-def filled(block: Block, colour: str) -> Block:
-    """A block whose letters are read by another colour, pointed at too."""
-    lettering = block.lettering
-    changes: dict[str, object] = {"colour": colour}
-    if lettering.hollow and lettering.outline:
-        changes = {"outline": lettering.outline.model_copy(update={"colour": colour})}
-    if lettering.over is not None:
-        changes["over"] = colour
-    return block.model_copy(update={"lettering": lettering.model_copy(update=changes)})
 
 
 def _on_its_own(block: Block) -> bool:

@@ -34,6 +34,11 @@ def also(distress: Distress) -> str:
     return said
 
 
+def gone(names: list[str]) -> str:
+    """What is said of layers that are taken away, as a sentence that follows another."""
+    return f" {' and '.join(names)} {'goes' if len(names) == 1 else 'go'}." if names else ""
+
+
 def beginnings(distress: Distress) -> list[tuple[Page, int, str]]:
     """The pages that an idea begins with which leaves words as they are where it can: the present one and, where that
     is another, the one whose words are of one tone; each with how many blocks have another colour there, and what is

@@ -8,15 +8,13 @@ from ..document import Block, Page, Site
 from ..reading import Reader, situations
 from ..telling import Told, silent
 from .cost import MEANS
-from .designs import Design, Designs, Short, shortfalls
+from .designs import ALL, Design, Designs, Short, shortfalls
 from .kinds import KINDS
 from .plight import Colours
 from .remedies import Remedies, in_order
 from .remedy import Remedy
 from .trial import Tried
 
-ENOUGH = 99.95
-"""A remedy that keeps so much of the picture is taken without looking for a better one."""
 READING = 0.1
 """The share of the work that reading every situation first counts as."""
 MOST_HELPS = 3
@@ -104,7 +102,7 @@ def _one_by_one(
         found = []
         for remedy in Remedies(reader, site, page, block, colours, further):
             found.append(remedy)
-            if remedy.meets and remedy.kept >= ENOUGH:
+            if remedy.meets and remedy.kept >= ALL:
                 break
         best = _best(found, helps)
         if best is None:

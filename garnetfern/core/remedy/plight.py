@@ -10,6 +10,7 @@ from ..colour.contrast import is_light
 from ..document import Area, Asset, Block, ImageLayer, Page, Site, each_block, with_backdrop
 from ..reading import Reader, Reading, Situation, situations
 from ..resolve.records import PageRecord
+from .fills import fill_of
 from .trial import Fallen, Tried, quotient
 
 Colours = Callable[[Asset], tuple[str, ...]]
@@ -139,8 +140,7 @@ class Plight:
     @property
     def fill(self) -> str:
         """The colour that the letters are read by."""
-        lettering = self.block.lettering
-        return lettering.outline.colour if lettering.hollow and lettering.outline else lettering.colour
+        return fill_of(self.block)
 
     @property
     def light(self) -> bool:

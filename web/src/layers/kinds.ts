@@ -12,3 +12,6 @@ const modules = import.meta.glob<Settings>('./kinds/*/Settings.svelte', { eager:
 export function settingsOf(layer: Layer): Settings {
   return modules[`./kinds/${layer.kind}/Settings.svelte`] ?? (LayerStrength as Settings);
 }
+
+/** Whether more of a layer of its kind differs by screen than on which it is shown. */
+export const varies = (layer: Layer): boolean => ['image', 'video', 'gradient'].includes(layer.kind);

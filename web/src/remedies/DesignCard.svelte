@@ -3,6 +3,7 @@
   import type { Design } from '../api/types';
   import Pair from '../parts/Pair.svelte';
   import Verdict from '../parts/Verdict.svelte';
+  import WayCard from './WayCard.svelte';
   import { useBench } from '../state/context';
 
   let { design }: { design: Design } = $props();
@@ -11,20 +12,7 @@
   const enough = $derived(design.left.length === 0);
 </script>
 
-<article
-  class="card"
-  aria-label={design.title}
-  onpointerenter={() => ways.try(design)}
-  onpointerleave={() => ways.leave()}
-  onfocusin={() => ways.try(design)}
-  onfocusout={() => ways.leave()}
->
-  <div class="flex items-baseline justify-between gap-2">
-    <h3 class="truncate font-semibold">{design.title}</h3>
-    <span class="muted text-small whitespace-nowrap" title="How much of the pictures stays as it is now"
-      >keeps {design.kept} %</span
-    >
-  </div>
+<WayCard way={design}>
   <Pair before={design.before} after={design.after} of="The worst spot of '{design.words}'" />
   <!-- what is said scrolls, so the keyboard must come to it -->
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
@@ -55,16 +43,9 @@
       >
     {/if}
   </div>
-</article>
+</WayCard>
 
 <style>
-  .card {
-    display: flex;
-    flex-direction: column;
-    gap: 4px;
-    width: 306px;
-    height: 100%;
-  }
   .what {
     min-height: 34px;
     overflow-y: auto;

@@ -3,27 +3,14 @@
   import type { Remedy } from '../api/types';
   import Pair from '../parts/Pair.svelte';
   import Verdict from '../parts/Verdict.svelte';
+  import WayCard from './WayCard.svelte';
   import { useBench } from '../state/context';
 
   let { remedy }: { remedy: Remedy } = $props();
   const { ways } = useBench();
 </script>
 
-<article
-  class="card"
-  aria-label={remedy.title}
-  onpointerenter={() => ways.try(remedy)}
-  onpointerleave={() => ways.leave()}
-  onfocusin={() => ways.try(remedy)}
-  onfocusout={() => ways.leave()}
->
-  <div class="flex items-baseline justify-between gap-2">
-    <h3 class="truncate font-semibold">{remedy.title}</h3>
-    <span class="muted text-small whitespace-nowrap" title="How much of the picture stays as it is now"
-      >keeps {remedy.kept} %</span
-    >
-  </div>
-  <div class="kept" aria-hidden="true"><div style:width="{remedy.kept}%"></div></div>
+<WayCard way={remedy}>
   <Pair before={remedy.before} after={remedy.after} of="The worst spot" />
   <p class="what" title={remedy.sentence}>{remedy.sentence}</p>
   <div class="mt-auto flex items-center gap-1.5">
@@ -38,25 +25,9 @@
       onclick={() => void ways.apply(remedy)}>{remedy.meets ? 'Do this' : 'Nearest'}</button
     >
   </div>
-</article>
+</WayCard>
 
 <style>
-  .card {
-    display: flex;
-    flex-direction: column;
-    gap: 4px;
-    width: 306px;
-    height: 100%;
-  }
-  .kept {
-    height: 4px;
-    background: color-mix(in oklab, var(--color-base-content) 18%, transparent);
-  }
-  .kept div {
-    height: 4px;
-    background: var(--color-base-content);
-    opacity: 0.62;
-  }
   .what {
     display: -webkit-box;
     -webkit-box-orient: vertical;

@@ -1,6 +1,6 @@
 <script lang="ts">
   import BlendChooser from '../layers/BlendChooser.svelte';
-  import { settingsOf } from '../layers/kinds';
+  import { settingsOf, varies } from '../layers/kinds';
   import LayerHead from '../layers/LayerHead.svelte';
   import Pointer from '../layers/Pointer.svelte';
   import ShownOn from '../layers/ShownOn.svelte';
@@ -16,11 +16,9 @@
   const layer = $derived(selection.layer);
   const Own = $derived(layer ? settingsOf(layer) : null);
   const differs = (item: { screens?: Record<string, object> }) => Object.keys(item.screens ?? {});
-  /** The kinds of layer that have more that differs by screen than whether they are shown. */
-  const VARYING = ['image', 'video', 'gradient'];
   /** The screens on which something differs, where settings can be made for one screen. */
   const scoped = $derived(
-    layer && VARYING.includes(layer.kind)
+    layer && varies(layer)
       ? differs(layer)
       : selection.cardId === 'base' && selection.area?.kind === 'band' && selection.band
         ? differs(selection.band)

@@ -6,8 +6,9 @@ from ...colour.contrast import is_light
 from ...colour.mix import distance as apart
 from ...colour.notation import parse_colour
 from ...document import Page, TextShadow, each_block
-from ..distress import PAPER, Distress, fill_of, filled
+from ..distress import PAPER, Distress
 from ..draft import Draft, also
+from ..fills import fill_of, filled
 from ..remedy import percent
 from ..search import APPROXIMATE, least
 from .shade import without_veils

@@ -7,17 +7,16 @@ from math import dist
 from ...document import ImageLayer, Page
 from ..distress import Distress
 from ..draft import Draft, beginnings
+from ..kinds.focal import GRID, aimed
 from ..remedy import percent
 
 ORDER = 4
 TITLE = "A calmer part"
-GRID = (0.0, 0.2, 0.4, 0.5, 0.6, 0.8, 1.0)
 
 
 def _moved(distress: Distress, page: Page, layer: ImageLayer, spot: tuple[float, float]) -> Page:
     area = page.area(distress.area.id) or distress.area
-    own = {name: e.model_copy(update={"focal": None}) for name, e in layer.screens.items()}
-    new = layer.model_copy(update={"focal": spot, "screens": own})
+    new = aimed(layer, spot)
     return distress.with_layers(page, (x.with_picture(new) for x in area.backdrop.layers))
 
 

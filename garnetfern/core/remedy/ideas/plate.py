@@ -6,7 +6,7 @@ from collections.abc import Iterator
 from ...colour.notation import parse_colour
 from ...document import Backdrop, Block, Padding, Page, Plate, Site, each_block
 from ..distress import Distress
-from ..draft import Draft, also
+from ..draft import Draft, also, gone
 from ..remedy import percent
 from ..search import APPROXIMATE, least
 from .shade import without_veils
@@ -50,7 +50,8 @@ def found(distress: Distress) -> Iterator[Draft]:
     alpha = least(distress.at(bare), make, step=1 / 255, spare=APPROXIMATE)
     if alpha is None:
         return
-    gone = f" {' and '.join(veils)} {'goes' if len(veils) == 1 else 'go'}." if veils else ""
-    sentence = f"One plate in {distress.tone} at {percent(round(alpha, 3))} behind the words.{gone}{also(distress)}"
+    sentence = (
+        f"One plate in {distress.tone} at {percent(round(alpha, 3))} behind the words.{gone(veils)}{also(distress)}"
+    )
     rims = len(words) if alpha > FAINT else 0
     yield Draft("plate", make(alpha), sentence, frozenset({"plate"}), distress.recoloured, rims)

@@ -7,7 +7,7 @@ from dataclasses import replace
 from ...document import ColourLayer, Gradient, GradientLayer, Ids, Page
 from ...document.layers.gradient import GradientException
 from ..distress import Case, Distress
-from ..draft import Draft, also
+from ..draft import Draft, also, gone
 from ..remedy import percent
 from ..search import ROUNDED, least
 from ._fade import ACROSS_FADE, Axis, Span, shade, shared, span_of
@@ -208,7 +208,6 @@ def _draft(distress: Distress, bare: Page, veils: list[str], aside: bool, soft: 
         strengths.append(strength)
     if not distress.suffices(page):
         return None
-    gone = f" {' and '.join(veils)} {'goes' if len(veils) == 1 else 'go'}." if veils else ""
     how = f"{_named(distress, shades)}, at {percent(round(max(strengths), 3))}"
-    sentence = f"A shade in {distress.tone} {how}.{gone}{also(distress)}"
+    sentence = f"A shade in {distress.tone} {how}.{gone(veils)}{also(distress)}"
     return Draft("shade", page, sentence, frozenset({"shade"}), distress.recoloured)

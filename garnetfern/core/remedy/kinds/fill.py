@@ -7,6 +7,7 @@ from ...colour.mix import distance
 from ...colour.notation import parse_colour
 from ...document import Page
 from ..base import mended_base, said
+from ..fills import filled
 from ..plight import Plight
 from ..remedy import Proposal
 
@@ -17,13 +18,7 @@ MOST = 2
 
 
 def _page(plight: Plight, page: Page, colour: str) -> Page:
-    lettering = plight.block.lettering
-    changes: dict[str, object] = {"colour": colour}
-    if lettering.hollow and lettering.outline:
-        changes = {"outline": lettering.outline.model_copy(update={"colour": colour})}
-    if lettering.over is not None:
-        changes["over"] = colour
-    return plight.with_block(page, lettering=lettering.model_copy(update=changes))
+    return plight.with_block(page, lettering=filled(plight.block, colour).lettering)
 
 
 def _sufficing(plight: Plight, colour: str, what: str) -> Proposal | None:

@@ -13,6 +13,12 @@ TITLE = "Part of the picture"
 GRID = (0.0, 0.2, 0.4, 0.5, 0.6, 0.8, 1.0)
 
 
+def aimed(layer: ImageLayer, spot: tuple[float, float]) -> ImageLayer:
+    """A picture with another focal point, on every screen."""
+    own = {name: e.model_copy(update={"focal": None}) for name, e in layer.screens.items()}
+    return layer.model_copy(update={"focal": spot, "screens": own})
+
+
 def found(plight: Plight) -> Iterator[Proposal]:
     """Of each picture that fills its area by a focal point."""
     if plight.ground is None or not plight.may("picture"):
@@ -23,8 +29,7 @@ def found(plight: Plight) -> Iterator[Proposal]:
             continue
 
         def make(focal: tuple[float, float], layer: ImageLayer = layer) -> Page:
-            own = {name: e.model_copy(update={"focal": None}) for name, e in layer.screens.items()}
-            new = layer.model_copy(update={"focal": focal, "screens": own})
+            new = aimed(layer, focal)
             return plight.with_layers(plight.start, tuple(x.with_picture(new) for x in layers))
 
         def away(spot: tuple[float, float], layer: ImageLayer = layer) -> float:

@@ -1,0 +1,20 @@
+"""The colour that words are read by, and another one in its place."""
+
+from ..document import Block
+
+
+def fill_of(block: Block) -> str:
+    """The colour that a block's letters are read by."""
+    lettering = block.lettering
+    return lettering.outline.colour if lettering.hollow and lettering.outline else lettering.colour
+
+
+def filled(block: Block, colour: str) -> Block:
+    """A block whose letters are read by another colour, pointed at too."""
+    lettering = block.lettering
+    changes: dict[str, object] = {"colour": colour}
+    if lettering.hollow and lettering.outline:
+        changes = {"outline": lettering.outline.model_copy(update={"colour": colour})}
+    if lettering.over is not None:
+        changes["over"] = colour
+    return block.model_copy(update={"lettering": lettering.model_copy(update=changes)})
