@@ -97,3 +97,18 @@ def test_a_picture_on_a_screen_follows_a_finger(held: Page):
     expect(frame(held, "desktop").locator(".gf-dawn")).to_have_css(
         "background-position", re.compile(r"^(9\d|100)(\.\d+)?% 44%$")
     )
+
+
+def test_a_page_mended_stays_on_the_screens_while_its_card_was_tapped_last(held: Page):
+    held.keyboard.press("r")
+    strip = held.get_by_role("region", name="Ways out")
+    strip.get_by_role("button", name="Mend the page").tap()
+    shaded = strip.get_by_role("article", name="A shade")
+    shade = frame(held, "phone").locator(".gf-shade")
+    shaded.get_by_role("heading").tap()
+    expect(shade).to_have_count(1)
+    strip.get_by_role("article", name="More of what is there").get_by_role("heading").tap()
+    expect(shade).to_have_count(0)
+    expect(frame(held, "phone").locator(".gf-dusk")).to_have_css("opacity", re.compile("^0.4"))
+    strip.get_by_role("button", name="Leave it as it is").tap()
+    expect(frame(held, "phone").locator(".gf-dusk")).to_have_css("opacity", "0.2")
