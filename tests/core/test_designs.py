@@ -88,7 +88,7 @@ def short_on(file, page):
 
 
 FOUND = {
-    "an overlay that is too weak": {"deepen", "shade", "veil", "plate"},
+    "an overlay that is too weak": {"deepen", "shade", "veil", "plate", "halo"},
     "words aside on a wide band": {"shade", "deepen"},
     "dark words": {"shade", "plate"},
     "header and banner": {"letters", "shade", "apart"},

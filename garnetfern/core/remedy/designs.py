@@ -204,7 +204,7 @@ class Designs:
             if merged is not None:
                 page = merged
                 done.append(one)
-        if not done or not self._spares(page):
+        if not done or not self._spares(page, frozenset(name for one in done for name in one.words)):
             return None
         return Design(idea, page, tuple(done))
 
@@ -212,7 +212,9 @@ class Designs:
     def _falling(self) -> frozenset[Fallen]:
         return frozenset(self.present.falling(self.situations))
 
-    def _spares(self, page: Page) -> bool:
-        """Whether no words fall short that did not before."""
+    def _spares(self, page: Page, served: frozenset[str]) -> bool:
+        """Whether no words fall short that did not before, and none of those that are served: help for one area can
+        reach over the words of another."""
         after = Tried(self.reader, self.site, page)
-        return next(after.falling(situations(self.site, page, None), self._falling), None) is None
+        known = [fallen for fallen in self._falling if fallen[0] not in served]
+        return next(after.falling(situations(self.site, page, None), known), None) is None

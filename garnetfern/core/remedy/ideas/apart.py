@@ -8,7 +8,7 @@ from ..distress import Distress
 from ..draft import Draft
 from . import shade
 
-ORDER = 7
+ORDER = 8
 TITLE = "The header by itself"
 
 

@@ -1,0 +1,47 @@
+"""A soft shade close behind the words, the same for all of the area: it leaves most of the picture as it is."""
+
+from collections.abc import Iterator
+
+from ...document import Block, Page, each_block
+from ..distress import Distress
+from ..draft import Draft, also, gone
+from ..kinds.scrim import scrim
+from ..remedy import percent
+from ..search import APPROXIMATE, least
+from .shade import without_veils
+
+ORDER = 7
+TITLE = "A soft shade behind the words"
+SOFT = (1.5, 0.6)
+"""How far it fades, times the size of the letters: the first that suffices is taken. The softer it is, the more of it
+falls on the words above."""
+SEEN = 1.0
+"""What fades within less than that is seen as the edge of a plate."""
+
+
+def found(distress: Distress) -> Iterator[Draft]:
+    """The softest that serves all, at its least strength, behind the words of each band that falls short."""
+    bare, veils = without_veils(distress, distress.start)
+    short = {case[0] for case in distress.order if distress.trial(bare).share(case) < 1}
+    bands = {b.id for b in distress.bands() if any(block.id in short for block in b.blocks())}
+    words = set(distress.of_bands(bands))
+    if any(distress.block(name).plate is not None for name in words):
+        return
+    for soft in SOFT:
+
+        def make(alpha: float, soft: float = soft) -> Page:
+            plate = scrim(distress.tone, alpha, soft)
+
+            def shaded(block: Block) -> Block:
+                return block.model_copy(update={"plate": plate}) if block.id in words else block
+
+            return each_block(bare, shaded)
+
+        alpha = least(distress.at(bare), make, step=1 / 255, spare=APPROXIMATE)
+        if alpha is None:
+            continue
+        how = f"{soft:g} em soft, at {percent(round(alpha, 3))}"
+        sentence = f"A shade in {distress.tone} close behind the words, {how}.{gone(veils)}{also(distress)}"
+        rims = len(words) if soft < SEEN else 0
+        yield Draft("halo", make(alpha), sentence, frozenset({"shade"}), distress.recoloured, rims)
+        return
