@@ -92,6 +92,14 @@ class AskedMending(Asked):
     least: bool = False
 
 
+class AskedBanners(Asked):
+    """Whole banners of one band; `like`: more by one idea, beside the one of this number."""
+
+    band: str
+    like: str | None = Field(None, max_length=40)
+    number: int = Field(0, ge=0, le=1000)
+
+
 class AskedMisfit(AskedWords):
     """Ways out for one kind of trouble with the fit of one block of words."""
 

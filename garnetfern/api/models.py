@@ -8,6 +8,7 @@ from typing_extensions import TypedDict
 from ..core.cache import Kept
 from ..core.document import Asset, Axis, Instance, Site
 from ..service.runtime.told import DoingLine
+from ..service.views.banners import BannerLine, BannersEnd, WithoutLine
 from ..service.views.every_situation import SituationsView, WidthView
 from ..service.views.fit import FitView, FitWayLine
 from ..service.views.mending import BegunLine, MendedLine
@@ -249,6 +250,12 @@ class MendLines(BaseModel):
     """One of the lines about a page."""
 
     line: DoingLine | MendedLine | ProblemLine
+
+
+class BannerLines(BaseModel):
+    """One of the lines about whole banners."""
+
+    line: BannerLine | WithoutLine | BannersEnd | ProblemLine
 
 
 class EverywhereLine(BaseModel):

@@ -8,8 +8,10 @@ from fastapi.concurrency import run_in_threadpool
 from fastapi.responses import StreamingResponse
 
 from ..core.document import Asset
+from ..core.picture.look import Look
 from ..core.placement import day_of
 from ..service.runtime.told import told_lines
+from ..service.views.banners import whole_banners
 from ..service.views.calendar import CalendarView, calendar_view
 from ..service.views.every_situation import situations_view, width_view
 from ..service.views.film import FilmView, film_view
@@ -34,6 +36,9 @@ def remedy_routes(studio: Studio) -> APIRouter:
 
     def colours(asset: Asset) -> tuple[str, ...]:
         return tuple(swatch.colour for swatch in studio.looks.of(asset.hash).look.colours)
+
+    def look(asset: Asset) -> Look:
+        return studio.looks.of(asset.hash).look
 
     @api.post("/situations", response_model=m.SituationLines)
     def every_situation(body: a.Asked, window: Window = "") -> StreamingResponse:
@@ -106,6 +111,13 @@ def remedy_routes(studio: Studio) -> APIRouter:
         site = studio.asked(body.patch, body.revision)
         page, reader = studio.page(site, body.page), studio.polite("remedies", window)
         return streamed(mend_page(reader, site, page, colours, body.least))
+
+    @api.post("/banners", response_model=m.BannerLines)
+    def banners(body: a.AskedBanners, window: Window = "") -> StreamingResponse:
+        """Six whole banners of one band's words and picture, or more like one of them; nothing is kept."""
+        site = studio.asked(body.patch, body.revision)
+        page, reader = studio.page(site, body.page), studio.polite("remedies", window)
+        return streamed(whole_banners(reader, site, page, body.band, look, body.like, body.number))
 
     @api.post("/begin", response_model=m.BeginLines)
     def begin(body: a.AskedBeginning, window: Window = "") -> StreamingResponse:

@@ -18,6 +18,7 @@ GarnetfernError
 ├─ SameStyleError       two files of a font family that would be the same style
 ├─ KeepsJoinError       a change that would tear a join apart
 ├─ BesideError          words that cannot be put beside what matters in a picture
+├─ BannerError          a band that whole banners cannot be made of
 ├─ TurnsError           layers that cannot take turns so
 ├─ LastPageError        a page that is to go and is the only one
 ├─ LastSiteError        a site that is to go and is the only one

@@ -150,3 +150,38 @@ def test_a_window_can_ask_as_often_as_it_likes(client, number):
     answer = client.post("/api/fit", json=asked(client), headers={"garnetfern-window": window})
     assert answer.status_code == 200
     assert lines(answer)[-1]["kind"] == "found"
+
+
+def test_whole_banners_come_as_they_are_made_and_one_is_taken_and_taken_back(client):
+    found = lines(client.post("/api/banners", json=asked(client, band="banner")))
+    made = [line["found"] for line in found if line["kind"] == "banner"]
+    assert found[-1] == {"kind": "end", "found": len(made)}
+    assert len(made) >= 4
+    assert all(line["reason"] for line in found if line["kind"] == "without")
+    shares = [line["share"] for line in found[:-1]]
+    assert shares == sorted(shares)
+    assert max(shares) <= 1
+    for one in made:
+        assert [shown["screen"] for shown in one["shown"]] == ["desktop", "tablet", "phone"]
+        assert all(shown["picture"].startswith("data:image/jpeg;base64,") for shown in one["shown"])
+    one = made[-1]
+    body = {"revision": asked(client)["revision"], "patch": one["patch"], "label": one["title"]}
+    assert client.post("/api/change", json=body).status_code == 200
+    plight = lines(client.post("/api/remedies", json=asked(client, block="headline")))[0]
+    assert not plight["short"]
+    assert client.post("/api/undo", json=asked(client)).json()["undo"] is None
+    more = lines(client.post("/api/banners", json=asked(client, band="banner", like=made[0]["idea"])))
+    others = [line["found"] for line in more if line["kind"] == "banner"]
+    assert others
+    assert all(other["idea"] == made[0]["idea"] and other["number"] > 0 for other in others)
+
+
+@pytest.mark.parametrize(
+    ("more", "status", "said"),
+    [({"band": "home"}, 422, "no band"), ({"band": "banner", "like": "gold"}, 404, "There is no idea 'gold'")],
+)
+def test_banners_that_cannot_be_made_are_said(client, more, status, said):
+    found = lines(client.post("/api/banners", json=asked(client, **more)))
+    assert [line["kind"] for line in found] == ["problem"]
+    assert found[0]["status"] == status
+    assert said in found[0]["message"]

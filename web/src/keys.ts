@@ -8,6 +8,7 @@ export const SHORTCUTS: readonly { keys: string; what: string }[] = [
   { keys: 'L', what: 'in place: load slowly' },
   { keys: 'F', what: 'framing: the whole picture and its windows' },
   { keys: 'R', what: 'ways out for words that fall short' },
+  { keys: 'W', what: 'whole banners of the chosen band' },
   { keys: 'Space', what: 'let what moves run, or stop it' },
   { keys: '[ ]', what: 'walk along the build-up' },
   { keys: '1 2 3', what: 'bring a screen forward' },
@@ -39,7 +40,8 @@ function presses(target: EventTarget | null): boolean {
 }
 
 /** The keys that work everywhere, for the window and for the pages inside it. */
-export function keyHandlers({ doc, edits, movement, place, selection, sight, eyedropper, ways }: Bench) {
+export function keyHandlers(bench: Bench) {
+  const { banners, doc, edits, movement, place, selection, sight, eyedropper, ways } = bench;
   const plain: Record<string, () => void> = {
     b: () => void sight.hold(),
     v: () => place.toggle('in-place'),
@@ -52,6 +54,11 @@ export function keyHandlers({ doc, edits, movement, place, selection, sight, eye
       place.go('bench');
       ways.toggle();
     },
+    w: () => {
+      place.go('bench');
+      ways.close();
+      if (banners.band) banners.toggle();
+    },
     '?': () => place.toggle('keys'),
     ' ': () => movement.toggle(),
   };
@@ -62,6 +69,7 @@ export function keyHandlers({ doc, edits, movement, place, selection, sight, eye
     else if (place.panel) place.panel = '';
     else if (place.view !== 'bench') place.go('bench');
     else if (ways.open) ways.close();
+    else if (banners.open) banners.close();
     else if (sight.situation) sight.meet(null);
     else if (sight.forward) sight.bring(null);
   }

@@ -1,6 +1,7 @@
 import type {
   AskedBeginning,
   Asset,
+  BannerLine,
   BeginLine,
   BlendLook,
   BroughtFound,
@@ -232,6 +233,11 @@ export const fitWays = (asked: Asked & { block: string; misfit: string }, signal
 /** Ways out for one block of words, as they are found. */
 export const remedies = (asked: Asked & { block: string }, signal: AbortSignal) =>
   lines<WordsLine>('/api/remedies', asked, signal);
+/** Six whole banners of a band as they are made, or more like one of them. */
+export const banners = (
+  asked: Asked & { band: string; like: string | null; number: number },
+  signal: AbortSignal,
+) => lines<BannerLine>('/api/banners', asked, signal);
 /** A whole page mended by one idea, up to three times; `least`: block by block. What is being tried, then all. */
 export const mendPage = (asked: Asked & { least: boolean }, signal: AbortSignal) =>
   lines<PageLine>('/api/mend-page', asked, signal);

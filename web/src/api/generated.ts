@@ -350,6 +350,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/banners": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Banners
+         * @description Six whole banners of one band's words and picture, or more like one of them; nothing is kept.
+         */
+        post: operations["banners_api_banners_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/begin": {
         parameters: {
             query?: never;
@@ -1734,6 +1754,31 @@ export interface components {
             area: string;
         };
         /**
+         * AskedBanners
+         * @description Whole banners of one band; `like`: more by one idea, beside the one of this number.
+         */
+        AskedBanners: {
+            /** Revision */
+            revision: number;
+            /** Patch */
+            patch?: {
+                [key: string]: unknown;
+            }[];
+            /** Page */
+            page: string;
+            /** Day */
+            day?: string | null;
+            /** Band */
+            band: string;
+            /** Like */
+            like?: string | null;
+            /**
+             * Number
+             * @default 0
+             */
+            number: number;
+        };
+        /**
          * AskedBeginning
          * @description A picture that was handed in, and what the banner shall say; one of the two may be missing.
          */
@@ -2233,6 +2278,77 @@ export interface components {
             spans: components["schemas"]["SpanView"][];
             /** Never */
             never: string;
+        };
+        /**
+         * BannerLine
+         * @description A banner, and which share of the work is done, 0..1.
+         */
+        BannerLine: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "banner";
+            /** Share */
+            share: number;
+            found: components["schemas"]["BannerView"];
+        };
+        /**
+         * BannerLines
+         * @description One of the lines about whole banners.
+         */
+        BannerLines: {
+            /** Line */
+            line: components["schemas"]["BannerLine"] | components["schemas"]["WithoutLine"] | components["schemas"]["BannersEnd"] | components["schemas"]["ProblemLine"];
+        };
+        /**
+         * BannerShown
+         * @description A banner on one screen, as a picture (data address) of `width` to `height`.
+         */
+        BannerShown: {
+            /** Screen */
+            screen: string;
+            /** Name */
+            name: string;
+            /** Picture */
+            picture: string;
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+        };
+        /**
+         * BannerView
+         * @description A banner. `patch` is the exact change; `number` tells it from what else comes of its idea.
+         */
+        BannerView: {
+            /** Idea */
+            idea: string;
+            /** Number */
+            number: number;
+            /** Title */
+            title: string;
+            /** Sentence */
+            sentence: string;
+            /** Patch */
+            patch: {
+                [key: string]: unknown;
+            }[];
+            /** Shown */
+            shown: components["schemas"]["BannerShown"][];
+        };
+        /**
+         * BannersEnd
+         * @description All have been made, so many.
+         */
+        BannersEnd: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "end";
+            /** Found */
+            found: number;
         };
         /**
          * BeginLines
@@ -7047,6 +7163,23 @@ export interface components {
             found: components["schemas"]["WidthView"];
         };
         /**
+         * WithoutLine
+         * @description An idea that does not suit the picture or its words, and why.
+         */
+        WithoutLine: {
+            /**
+             * Kind
+             * @constant
+             */
+            kind: "without";
+            /** Share */
+            share: number;
+            /** Title */
+            title: string;
+            /** Reason */
+            reason: string;
+        };
+        /**
          * WordsView
          * @description A block of words, and whether it falls short anywhere.
          */
@@ -8086,6 +8219,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MendLines"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    banners_api_banners_post: {
+        parameters: {
+            query?: never;
+            header?: {
+                "garnetfern-window"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedBanners"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BannerLines"];
                 };
             };
             /** @description Not Found */

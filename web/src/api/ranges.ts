@@ -2,6 +2,7 @@
 export const RANGES = {
   AddBand: { columns: [1, 4] },
   AddScreen: { width: [240, 3840], height: [240, 3840] },
+  AskedBanners: { number: [0, 1000] },
   AskedRelease: { revision: [0, 9.00719925474099e+15] },
   AskedScheme: { turn: [-360, 360], strength: [0, 2.5] },
   AskedSpot: { x: [0, 20000], y: [0, 200000] },

@@ -7,7 +7,7 @@
   import { useBench } from '../state/context';
   import { whole } from '../parts/whole';
 
-  const { doc, selection } = useBench();
+  const { banners, doc, selection, ways } = useBench();
 
   const pages = $derived(doc.site?.pages ?? []);
   const plates = $derived(
@@ -22,9 +22,11 @@
       bands: selection.page ? joined(selection.page, join).map((b) => b.id) : [],
     })),
   );
-  /** A column goes by the first words it holds. */
+  /** A column goes by the first words it holds, one without words by its own name. */
   const first = (column: Area) =>
-    firstWords(column.blocks) || `Column ${columns.findIndex((c) => c.id === column.id) + 1}`;
+    firstWords(column.blocks) ||
+    (column.name && column.name !== 'Column' ? column.name : '') ||
+    `Column ${columns.findIndex((c) => c.id === column.id) + 1}`;
   const joinBefore = (band: string) => joins.find((j) => j.bands[0] === band)?.join;
 </script>
 
@@ -79,7 +81,7 @@
           aria-pressed={band.id === selection.area?.id}
           onclick={() => selection.choose(band.id)}>{band.name}</button
         >
-        {#if band.id === selection.band?.id && columns.length > 1}
+        {#if band.id === selection.band?.id && columns.length > 1 && !banners.tried}
           {#each columns as column, n (column.id)}
             <button
               type="button"
@@ -107,6 +109,18 @@
       {/each}
     </nav>
     <AreaActions />
+    {#if banners.band}
+      <button
+        type="button"
+        class="quiet act whitespace-nowrap"
+        aria-pressed={banners.open}
+        title="Six whole banners of {banners.band.name}, each by another idea (W)"
+        onclick={() => {
+          ways.close();
+          banners.toggle();
+        }}>Whole banners</button
+      >
+    {/if}
     {#if selection.day && !selection.page?.loose}
       <button
         type="button"

@@ -2,6 +2,7 @@
   /** The page on every screen, its readings, and the build-up of the chosen area with its settings beneath. */
   import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import ChevronUp from '@lucide/svelte/icons/chevron-up';
+  import BannerStrip from '../banners/BannerStrip.svelte';
   import Begin from '../begin/Begin.svelte';
   import BuildUpStrip from '../buildup/BuildUpStrip.svelte';
   import RemedyStrip from '../remedies/RemedyStrip.svelte';
@@ -11,7 +12,7 @@
   import AreaPath from './AreaPath.svelte';
   import Screens from './Screens.svelte';
 
-  const { beginning, ways } = useBench();
+  const { banners, beginning, ways } = useBench();
   /** In a window as high as this the drawer is open from the start, px. */
   const ROOMY = 680;
 
@@ -26,7 +27,11 @@
   /** The least height of what stands beneath the screens, px. */
   const least = $derived(Math.round(Math.min(420, Math.max(272, height * 0.35))));
   const under = $derived(
-    !arrangement.drawer || ways.open || beginning.fresh ? least : drawn ? Math.max(190, height * 0.46) : 36,
+    !arrangement.drawer || ways.open || banners.open || beginning.fresh
+      ? least
+      : drawn
+        ? Math.max(190, height * 0.46)
+        : 36,
   );
   const DRAWERS = [
     { id: 'build-up', name: 'Build-up' },
@@ -48,6 +53,8 @@
     <Screens most={arrangement.screens} drawer={arrangement.drawer} room={height - above - under} />
     {#if ways.open}
       <RemedyStrip {least} />
+    {:else if banners.open}
+      <BannerStrip {least} />
     {:else if beginning.fresh}
       <Begin {least} />
     {:else if arrangement.drawer}

@@ -1,6 +1,7 @@
 import * as client from '../api/client';
 import { workOn } from '../api/site';
 import { read } from './address';
+import { Banners } from './banners.svelte';
 import { Beginning } from './beginning.svelte';
 import { Bringing } from './bringing.svelte';
 import { Doc } from './doc.svelte';
@@ -29,6 +30,7 @@ export type Bench = {
   findings: Findings;
   uploads: Uploads;
   ways: Ways;
+  banners: Banners;
   eyedropper: Eyedropper;
   work: Work;
   bringing: Bringing;
@@ -48,6 +50,7 @@ export function makeBench(): Bench {
   const findings = new Findings(doc, selection, sight, notices);
   const uploads = new Uploads(edits, selection, notices);
   const ways = new Ways(doc, edits, selection, findings, notices);
+  const banners = new Banners(doc, edits, selection, notices);
   const eyedropper = new Eyedropper(selection, notices);
   const work = new Work(notices);
   const bringing = new Bringing();
@@ -65,6 +68,7 @@ export function makeBench(): Bench {
     findings,
     uploads,
     ways,
+    banners,
     eyedropper,
     work,
     bringing,

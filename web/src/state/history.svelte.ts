@@ -3,7 +3,7 @@ import { isStep, read, write, type Address } from './address';
 import type { Bench } from './bench';
 
 /** Where the bench is, as an address. */
-function addressOf({ place, selection, sight, ways }: Bench): Address {
+function addressOf({ banners, place, selection, sight, ways }: Bench): Address {
   const { page, area, card, block, scope } = selection.chosen;
   return {
     view: place.view,
@@ -18,21 +18,23 @@ function addressOf({ place, selection, sight, ways }: Bench): Address {
     day: selection.day ?? undefined,
     tab: place.tab || undefined,
     item: place.item || undefined,
-    panel: place.panel || (ways.open ? 'ways' : undefined),
+    panel: place.panel || (ways.open ? 'ways' : banners.open ? 'banners' : undefined),
   };
 }
 
 /** Go where an address says. What is not there any more is left out. */
 async function goTo(bench: Bench, address: Address): Promise<void> {
-  const { doc, place, selection, sight, ways, findings } = bench;
+  const { banners, doc, place, selection, sight, ways, findings } = bench;
   selection.restore({ ...address, scope: address.scope ?? null });
   selection.look(/^\d{4}-\d{2}-\d{2}$/.test(address.day ?? '') ? (address.day ?? null) : null);
   place.view = address.view;
   place.tab = address.tab ?? '';
   place.item = address.item ?? '';
-  place.panel = address.panel && address.panel !== 'ways' ? address.panel : '';
+  place.panel = address.panel && address.panel !== 'ways' && address.panel !== 'banners' ? address.panel : '';
   if (address.panel === 'ways') ways.begin(address.block);
   else ways.close();
+  if (address.panel === 'banners') banners.begin();
+  else banners.close();
   sight.bring(doc.screens.some((s) => s.id === address.screen) ? (address.screen ?? null) : null);
   const { situation } = address;
   if (situation === 'pointed') return sight.point(true);

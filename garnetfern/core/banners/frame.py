@@ -1,0 +1,82 @@
+"""Parts that several ideas are made of: the picture as a layer, a column for it, a crop that moves its subject."""
+
+from ..document import Backdrop, Band, Block, Column, Crop, Filter, Ids, ImageException, ImageLayer, Padding
+from ..document.model import BandException, Content, Height
+from .brief import WIDE, Brief
+
+MOST_CUT = 0.32
+"""The most that is cut off a picture's width so that its subject stands aside."""
+ASIDE = 0.67
+"""Where across the picture its subject is moved to, seen from the words."""
+PICTURE_HIGH = "clamp(220px, 38vw, 520px)"
+"""The height of a column that holds nothing but a picture."""
+
+
+def picture_of(brief: Brief, **changes: object) -> ImageLayer:
+    """The picture, filling its area, moving with the page, without what was done to it before but for its focal
+    points."""
+    picture = brief.picture
+    focal = {name: ImageException(focal=own.focal) for name, own in picture.screens.items() if own.focal is not None}
+    plain = ImageLayer(
+        id=picture.id, name=picture.name, asset=picture.asset, focal=picture.focal, at=picture.at, screens=focal
+    )
+    return plain.model_copy(update=changes)
+
+
+def narrowest(brief: Brief) -> str:
+    """The id of the screen on which there is no room to move a picture sideways."""
+    return min(brief.site.screens, key=lambda s: s.width).id
+
+
+def moved_aside(brief: Brief, left: bool) -> ImageLayer:
+    """The picture cut so that its subject stands at a third of the width, away from words at the left or the right; the
+    whole of it on the narrowest screen."""
+    subject = brief.subject
+    layer = picture_of(brief)
+    middle = subject.middle if left else 1 - subject.middle
+    if not subject.known or subject.width > WIDE or middle >= ASIDE:
+        return layer
+    width = max(1 - MOST_CUT, min(1.0, middle / ASIDE))
+    if width >= 1:
+        return layer
+    crop = Crop(x=0.0 if left else 1 - width, width=width)
+    focal = ((layer.focal[0] - crop.x) / width, layer.focal[1])
+    inside = (min(1.0, max(0.0, focal[0])), focal[1])
+    screen = narrowest(brief)
+    whole = ImageException(crop=Crop(), focal=layer.screens.get(screen, ImageException()).focal or layer.focal)
+    screens = {name: own for name, own in layer.screens.items() if name == screen}
+    return layer.model_copy(update={"crop": crop, "focal": inside, "screens": {**screens, screen: whole}})
+
+
+def words_column(brief: Brief) -> Column:
+    """The column of all words."""
+    return brief.band.columns[0]
+
+
+def picture_column(brief: Brief, layers: tuple[ImageLayer, ...], height: str = PICTURE_HIGH) -> Column:
+    """A column that is as high as a picture needs, and holds nothing else."""
+    ids = Ids(brief.whole)
+    space = Block(id=ids.free("picture-room"), kind="space", height=height)
+    return Column(id=ids.free("picture-column"), name="Picture", backdrop=Backdrop(layers=layers), blocks=(space,))
+
+
+def framed(brief: Brief, columns: tuple[Column, ...], padding: Padding, content: Content, base: str) -> Band:
+    """A band of these columns that is as high as they are, on a plain ground."""
+    return brief.band.model_copy(
+        update={
+            "height": Height(),
+            "padding": padding,
+            "content": content,
+            "columns": columns,
+            "backdrop": Backdrop(base=base),
+            "screens": _without_height(brief.band),
+        }
+    )
+
+
+def _without_height(band: Band) -> dict[str, BandException]:
+    own = {name: e.model_copy(update={"height": None}) for name, e in band.screens.items()}
+    return {name: e for name, e in own.items() if any(value is not None for _, value in e)}
+
+
+GREY = Filter(grayscale=1.0, contrast=1.15)

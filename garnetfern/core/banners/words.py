@@ -1,0 +1,101 @@
+"""Words of a banner in another colour, of another width or size, with nothing of their own behind them."""
+
+from collections.abc import Callable
+
+from ..colour.mix import distance
+from ..colour.notation import parse_colour
+from ..document import Band, Block, Column
+from ..remedy.fills import filled
+from ..resolve.lengths import Scale, Viewport
+
+ALIKE = 0.12
+"""A button's ground that is nearer to what lies behind it, in OKLab, is not seen as a button."""
+LARGE = 40.0
+"""Words larger than this on a desktop, px, are set smaller where they stand in a narrow column."""
+NARROW = "clamp(28px, 3.6vw, 54px)"
+DESKTOP = Viewport(1280, 800)
+
+
+def _button(block: Block, letters: str, ground: str) -> Block:
+    """A button that can be seen on a ground: the other way round than the words beside it, where it was not to be told
+    from that or let it through."""
+    plate = block.plate
+    if plate is None:
+        return filled(block, letters)
+    base = plate.backdrop.base
+    if base is not None and parse_colour(base).alpha >= 1 and distance(base, ground) >= ALIKE:
+        return block
+    turned = plate.model_copy(update={"backdrop": type(plate.backdrop)(base=letters)})
+    return filled(block.model_copy(update={"plate": turned}), ground)
+
+
+def in_colour(block: Block, letters: str, ground: str) -> Block:
+    """A block whose words are of a colour, without plate and shadow, as they stand on a ground of about that colour;
+    as it is where its colour is to be left alone."""
+    if not block.lettered or "colour" in block.keep:
+        return block
+    if block.edged:
+        return _button(block, letters, ground)
+    lettering = block.lettering.model_copy(update={"shadow": None})
+    if not lettering.hollow:
+        lettering = lettering.model_copy(update={"outline": None})
+    return filled(block.model_copy(update={"plate": None, "lettering": lettering}), letters)
+
+
+def each_of(band: Band, change: Callable[[Block], Block]) -> Band:
+    """A band with every block put through `change`."""
+    columns = tuple(c.model_copy(update={"blocks": tuple(map(change, c.blocks))}) for c in band.columns)
+    return band.model_copy(update={"columns": columns})
+
+
+def coloured(band: Band, letters: str, ground: str) -> Band:
+    """A band whose words are of a colour."""
+    return each_of(band, lambda block: in_colour(block, letters, ground))
+
+
+def _size(block: Block) -> float:
+    return Scale(DESKTOP).px(block.lettering.size)
+
+
+def sized(block: Block, size: str) -> Block:
+    """A block of another size on every screen."""
+    own = {name: e.model_copy(update={"size": None}) for name, e in block.screens.items()}
+    kept = {name: e for name, e in own.items() if any(value is not None for _, value in e)}
+    lettering = block.lettering.model_copy(update={"size": size})
+    return block.model_copy(update={"lettering": lettering, "screens": kept})
+
+
+def for_a_column(column: Column) -> Column:
+    """A column as it can be narrow: large words smaller, each as wide as the column lets it, from the left."""
+
+    def fitted(block: Block) -> Block:
+        lettering = block.lettering.model_copy(update={"align": None})
+        block = block.model_copy(update={"width": None, "lettering": lettering})
+        return sized(block, NARROW) if block.lettered and _size(block) > LARGE else block
+
+    return column.model_copy(update={"blocks": tuple(map(fitted, column.blocks))})
+
+
+def as_wide(band: Band, width: str) -> Band:
+    """A band whose words are no wider than this, from the side that the band has them stand at."""
+
+    def narrowed(block: Block) -> Block:
+        lettering = block.lettering.model_copy(update={"align": None})
+        return block.model_copy(update={"width": width, "lettering": lettering}) if block.lettered else block
+
+    return each_of(band, narrowed)
+
+
+def enlarged(band: Band, heading: str, text: str, least: float) -> Band:
+    """A band with its largest words of one size, and all smaller than `least` px of another; buttons stay."""
+    words = [b for c in band.columns for b in c.blocks if b.lettered and not b.edged]
+    first = max(words, key=_size, default=None)
+
+    def changed(block: Block) -> Block:
+        if not block.lettered or block.edged:
+            return block
+        if first is not None and block.id == first.id:
+            return sized(block, heading)
+        return sized(block, text) if _size(block) < least else block
+
+    return each_of(band, changed)
