@@ -141,17 +141,19 @@ def _situations(page: Page) -> None:
     page.get_by_role("slider", name="Width of the page").press("ArrowRight")
 
 
-def _turns(page: Page) -> None:
+def _banners(page: Page) -> None:
     page.keyboard.press("Escape")
     _view("Bench")(page)
     page.get_by_role("button", name="Close", exact=True).click()
-    page.get_by_label("Page", exact=True).select_option("through-the-year")
-    _card("Seasons")(page)
-    page.get_by_role("status").filter(has_text=re.compile("short: second picture")).wait_for()
-    page.get_by_role("button", name=re.compile("^2: June")).click()
+    page.get_by_label("Page", exact=True).select_option("home")
+    page.get_by_role("button", name="Banner", exact=True).click()
+    page.get_by_role("button", name="Whole banners").click()
+    page.get_by_role("article").nth(5).wait_for(timeout=60_000)
+    page.get_by_role("button", name="Stop").wait_for(state="detached")
 
 
 def _film(page: Page) -> None:
+    page.keyboard.press("Escape")
     page.get_by_label("Page", exact=True).select_option("fair-morning")
     _card("Mist and sun")(page)
     page.get_by_role("status").filter(has_text=re.compile("short: film|Readable at")).wait_for()
@@ -192,7 +194,7 @@ SHOTS: dict[str, Callable[[Page], None]] = {
     "ways-out": _ways_out,
     "take-away": _taken,
     "in-place": lambda page: page.keyboard.press("v"),
-    "bench-turns": _turns,
+    "whole-banners": _banners,
     "bench-film": _film,
     "release": _release,
 }

@@ -7,6 +7,7 @@ import pytest
 
 from garnetfern.core.colour.contrast import is_light
 from garnetfern.core.colour.mix import distance, from_lch, lch
+from garnetfern.core.draw.words import draw_page
 from garnetfern.core.reading import situations
 from garnetfern.core.remedy import mend as mending
 from garnetfern.core.remedy.cost import MEANS, Costs, pictured
@@ -283,3 +284,25 @@ def test_two_shades_that_are_too_near_go_over_into_one_another(gap, stops, line)
     assert len(gradient.stops) == stops
     assert any(stop.colour.endswith("00") and len(stop.colour) == 9 for stop in gradient.stops) == line
     assert all(span.fade <= max(0, gap - 32) / 2 for span in found)
+
+
+@pytest.mark.parametrize(("height", "stand", "found"), [("900px", "center", True), ("60px", "start", False)])
+def test_a_soft_shade_ends_within_its_area(height, stand, found):
+    """What lies around a low band would be smeared by it."""
+    band = one_band(colour_layer("#0b1a14", 0.1), height={"min": height}, padding={"block": "0px", "inline": "40px"})
+    band["pages"][0]["bands"][0]["content"] = {"stand": stand}
+    file, distress = distress_of(band, BRIGHT)
+    drafts = list(IDEAS["halo"].found(distress))
+    assert bool(drafts) == found
+    reader = reader_of(file)
+    for draft in drafts:
+        shown = AreaTrial(reader, file.site, draft.page)
+        for situation in distress.rest:
+            record = shown.record(situation)
+            box = record.area("banner").box
+            edges = [whole_row(reader, record, y) for y in (box.y - 1, box.bottom) if 0 <= y < record.height]
+            assert all(np.abs(edge - edge[:1]).max() <= 1 for edge in edges)
+
+
+def whole_row(reader, record, y):
+    return draw_page(record, (0, int(y), int(record.width), 1), reader.pictures, reader.glyphs)[0].astype(int)

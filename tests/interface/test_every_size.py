@@ -80,6 +80,14 @@ def _ways(page: Page) -> None:
     expect(page.get_by_role("button", name="Stop")).to_have_count(0)
 
 
+def _banners(page: Page) -> None:
+    page.keyboard.press("Escape")
+    page.get_by_role("button", name="Banner", exact=True).click()
+    page.get_by_role("button", name="Whole banners").click()
+    page.get_by_role("article").first.wait_for()
+    expect(page.get_by_role("button", name="Stop")).to_have_count(0)
+
+
 def _tab(view: str, tab: str) -> Callable[[Page], None]:
     def look(page: Page) -> None:
         opened(page, view)
@@ -170,6 +178,7 @@ PLACES: dict[str, Callable[[Page], None]] = {
     "its size": lambda page: page.get_by_role("tab", name="Size and space").click(),
     "the colour panel": _panel,
     "ways out": _ways,
+    "whole banners": _banners,
     "pages": _pages,
     "sites": _sites,
     "calendar": _calendar,

@@ -67,6 +67,13 @@ class Banners:
         return self._others(page) if len(page.bands) > 1 else frozenset()
 
     @cached_property
+    def _misfits(self) -> frozenset[tuple[str, str, str]]:
+        """What does not quite fit as it is: a situation, a kind of misfit, a block."""
+        page = self.brief.before
+        found = fit_in(self.reader, self.site, page, fit_situations(self.site, page))
+        return frozenset((s.id, m.kind, m.block) for s, misfits in found for m in misfits)
+
+    @cached_property
     def _reaches(self) -> bool:
         """Whether words elsewhere depend on how high the band is: over what lies behind the page, or stays put."""
         whole = self.brief.whole
@@ -105,7 +112,8 @@ class Banners:
             raise LeftOut(f"Words could not be read in one situation: {where}.")
         for situation, misfits in fit_in(self.reader, self.site, page, fit_situations(self.site, page)):
             for misfit in misfits:
-                if misfit.grave and misfit.block in self.brief.words:
+                known = (situation.id, misfit.kind, misfit.block) in self._misfits
+                if misfit.block in self.brief.words and (misfit.grave or not known):
                     raise LeftOut(f"Words would not fit ({situation.name}): {misfit.sentence}")
 
     def _of(self, idea: str) -> Iterator[Banner]:

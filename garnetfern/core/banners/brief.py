@@ -54,12 +54,13 @@ def subject_in(asset: Asset, look: Look, focal: tuple[float, float]) -> Subject:
 
 @dataclass(frozen=True)
 class Brief:
-    """`page` is the page as banners begin with it: nothing below the band, no join around it, the band with all its
-    words in one column and nothing behind them. `said` is what of that has to be told. `words` are the ids of its
-    blocks of words."""
+    """`before` is the page as it is, `whole` the same as banners begin with it: the band with all its words in one
+    column and nothing behind them, no join around it. `page` is that as far as the band. `said` is what of that has to
+    be told; `words` are the ids of its blocks of words."""
 
     reader: Reader
     site: Site
+    before: Page
     whole: Page
     page: Page
     band: Band
@@ -179,4 +180,4 @@ def brief_of(reader: Reader, site: Site, page: Page, band_id: str, looked: Looke
     names = [b.name for b in page.bands if b.id in apart]
     said = f" {' and '.join(names)} {'stands' if len(names) == 1 else 'stand'} on plain ground then." if names else ""
     subject = subject_in(asset, look, picture.focal)
-    return Brief(reader, site, whole, shown, bands[place], picture, asset, look, palette, subject, words, said)
+    return Brief(reader, site, page, whole, shown, bands[place], picture, asset, look, palette, subject, words, said)

@@ -1,6 +1,7 @@
 """Words of a banner in another colour, of another width or size, with nothing of their own behind them."""
 
 from collections.abc import Callable
+from dataclasses import dataclass
 
 from ..colour.mix import distance
 from ..colour.notation import parse_colour
@@ -10,9 +11,14 @@ from ..resolve.lengths import Scale, Viewport
 
 ALIKE = 0.12
 """A button's ground that is nearer to what lies behind it, in OKLab, is not seen as a button."""
-LARGE = 40.0
-"""Words larger than this on a desktop, px, are set smaller where they stand in a narrow column."""
-NARROW = "clamp(28px, 3.6vw, 54px)"
+LEAST, MOST, GROWS = 24.0, 54.0, 3.6
+"""The size of large words in a column: px at the least and at the most, and vw in between."""
+LETTER, CAPITAL = 0.64, 0.78
+"""About how wide a letter is, em."""
+LARGER = 2.0
+"""Letters at 200 % must not tear the longest word."""
+PHONE, CONTENT, INNER = 360.0, 1120.0, 0.86
+"""A narrow phone and the usual width of content, px; and what is left of them between their inner spaces."""
 DESKTOP = Viewport(1280, 800)
 
 
@@ -65,13 +71,29 @@ def sized(block: Block, size: str) -> Block:
     return block.model_copy(update={"lettering": lettering, "screens": kept})
 
 
-def for_a_column(column: Column) -> Column:
+def _longest(block: Block) -> float:
+    """About how wide its longest word is, em."""
+    longest = max((len(word) for word in block.wording.split()), default=1)
+    return longest * (CAPITAL if block.lettering.capitals else LETTER)
+
+
+def bounded(block: Block, width: float, share: float | None = None) -> Block:
+    """A block that is set smaller where its longest word, at 200 %, could be torn in a room so wide: px, and a share of
+    the viewport's width where it is narrower with that."""
+    wide = LARGER * _longest(block)
+    most, grows = min(MOST, width / wide), min(GROWS, 100 * share / wide) if share is not None else GROWS
+    if _size(block) <= min(most, grows * DESKTOP.width / 100):
+        return block
+    return sized(block, f"clamp({min(LEAST, most):.0f}px, {grows:.2f}vw, {most:.0f}px)")
+
+
+def for_a_column(column: Column, width: float, share: float | None = None) -> Column:
     """A column as it can be narrow: large words smaller, each as wide as the column lets it, from the left."""
 
     def fitted(block: Block) -> Block:
         lettering = block.lettering.model_copy(update={"align": None})
         block = block.model_copy(update={"width": None, "lettering": lettering})
-        return sized(block, NARROW) if block.lettered and _size(block) > LARGE else block
+        return bounded(block, width, share) if block.lettered and not block.edged else block
 
     return column.model_copy(update={"blocks": tuple(map(fitted, column.blocks))})
 
@@ -86,8 +108,24 @@ def as_wide(band: Band, width: str) -> Band:
     return each_of(band, narrowed)
 
 
-def enlarged(band: Band, heading: str, text: str, least: float) -> Band:
-    """A band with its largest words of one size, and all smaller than `least` px of another; buttons stay."""
+@dataclass(frozen=True)
+class Large:
+    """Very large words: px at the least and at the most, vw in between."""
+
+    least: float
+    grows: float
+    most: float
+
+    def of(self, block: Block) -> str:
+        """The size of a block, less where its longest word at 200 % would be wider than a page's content."""
+        wide = LARGER * _longest(block)
+        least, most = (min(size, room * INNER / wide) for size, room in ((self.least, PHONE), (self.most, CONTENT)))
+        return f"clamp({least:.0f}px, {min(self.grows, 100 * INNER / wide):.2f}vw, {most:.0f}px)"
+
+
+def enlarged(band: Band, heading: Large, text: str, least: float) -> Band:
+    """A band with its largest words of one size and as wide as the band lets them be, and all smaller than `least` px
+    of another; buttons stay."""
     words = [b for c in band.columns for b in c.blocks if b.lettered and not b.edged]
     first = max(words, key=_size, default=None)
 
@@ -95,7 +133,7 @@ def enlarged(band: Band, heading: str, text: str, least: float) -> Band:
         if not block.lettered or block.edged:
             return block
         if first is not None and block.id == first.id:
-            return sized(block, heading)
+            return sized(block.model_copy(update={"width": None}), heading.of(block))
         return sized(block, text) if _size(block) < least else block
 
     return each_of(band, changed)

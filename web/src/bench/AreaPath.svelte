@@ -23,10 +23,7 @@
     })),
   );
   /** A column goes by the first words it holds, one without words by its own name. */
-  const first = (column: Area) =>
-    firstWords(column.blocks) ||
-    (column.name && column.name !== 'Column' ? column.name : '') ||
-    `Column ${columns.findIndex((c) => c.id === column.id) + 1}`;
+  const first = (column: Area) => firstWords(column.blocks) || column.name;
   const joinBefore = (band: string) => joins.find((j) => j.bands[0] === band)?.join;
 </script>
 

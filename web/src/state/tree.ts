@@ -68,7 +68,7 @@ export function areasOf(page: Page): Area[] {
       found.push({
         id: column.id,
         kind: 'column',
-        name: `Column ${k + 1}`,
+        name: column.name && column.name !== 'Column' ? column.name : `Column ${k + 1}`,
         path: `${path}/columns/${k}`,
         backdrop: column.backdrop ?? {},
         band,

@@ -2,7 +2,7 @@
 with the words' own column, so that they grow where letters are larger."""
 
 from ...colour.notation import parse_colour
-from ...document import Align, Backdrop, Band, Block, Gradient, Ids, ImageLayer, Padding, Page, Stop
+from ...document import Align, Backdrop, Band, Block, Column, Gradient, Ids, ImageLayer, Padding, Page, Stop
 from ...document.model import Content, Height
 from ...remedy.cost import Costs
 from ...remedy.distress import AreaTrial, Distress
@@ -10,7 +10,7 @@ from ...remedy.draft import Draft
 from ...remedy.ideas._fade import ACROSS_FADE, ALONG_FADE, EASE
 from ...remedy.tone import shade_tone
 from ..brief import Brief
-from ..frame import framed, words_column
+from ..frame import framed
 from ..sketch import LeftOut
 from ..words import as_wide, coloured
 
@@ -40,12 +40,11 @@ def high(band: Band) -> Height:
     return HIGH if own.proportion is None and own.min in ("0", "0px") else own
 
 
-def on_picture(brief: Brief, picture: ImageLayer, place: tuple[Align, Align], width: str) -> Band:
-    """A band with the picture behind all of it and light words in one place; their column is as wide as the band, with
-    room above them."""
+def on_picture(brief: Brief, column: Column, picture: ImageLayer, place: tuple[Align, Align], width: str) -> Band:
+    """A band with the picture behind all of it and light words in one place; their `column` is as wide as the band,
+    with room above them."""
     tone = tone_of(brief)
     room = Block(id=Ids(brief.whole).free("room"), kind="space", height=f"{ROOM:.0f}px")
-    column = words_column(brief)
     column = column.model_copy(update={"padding": INNER, "gap": f"{GAP}px", "blocks": (room, *column.blocks)})
     content = Content(width="100%", align=place[0], stand=place[1])
     band = framed(brief, (column,), Padding(block="0px", inline="0px"), content, tone)

@@ -7,13 +7,14 @@ from ...remedy.ideas.shade import SPARE
 from ...remedy.remedy import percent
 from ...remedy.search import least
 from ..brief import Brief
-from ..frame import picture_of
+from ..frame import picture_of, words_column
 from ..sketch import LeftOut, Sketch
+from ..words import bounded
 from ._shaded import distress_of, no_fog, on_picture, rising, tone_of
 
 ORDER = 2
 TITLE = "A shade at the foot"
-WIDTH = "640px"
+WIDTH = 640
 PLACES: tuple[tuple[Align, str], ...] = (("start", "at the left"), ("center", "in the middle"), ("end", "at the right"))
 
 
@@ -21,8 +22,10 @@ def made(brief: Brief) -> Iterator[Sketch]:
     """At the left, then in the middle and at the right."""
     tone = tone_of(brief)
     name = Ids(brief.whole).free("shade")
+    column = words_column(brief)
+    column = column.model_copy(update={"blocks": tuple(bounded(b, WIDTH) if b.lettered else b for b in column.blocks)})
     for align, said in PLACES:
-        band = on_picture(brief, picture_of(brief), (align, "end"), WIDTH)
+        band = on_picture(brief, column, picture_of(brief), (align, "end"), f"{WIDTH}px")
 
         def make(strength: float, band: Band = band) -> Page:
             shade = GradientLayer(id=name, name="Shade", opacity=round(strength, 4), gradient=rising(tone))

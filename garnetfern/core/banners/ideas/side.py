@@ -12,8 +12,9 @@ from ...remedy.ideas.shade import SPARE
 from ...remedy.remedy import percent
 from ...remedy.search import least
 from ..brief import Brief
-from ..frame import moved_aside
+from ..frame import moved_aside, words_column
 from ..sketch import LeftOut, Sketch
+from ..words import for_a_column
 from ._shaded import distress_of, from_the_side, high, no_fog, on_picture, rising, tone_of
 
 ORDER = 1
@@ -32,7 +33,8 @@ class _Side:
         self.narrow = [s.id for s in brief.site.screens if s.width < NARROW]
         ids = Ids(brief.whole)
         self.names = ids.free("shade"), ids.free("shade-at-foot")
-        band = on_picture(brief, moved_aside(brief, left), ("start" if left else "end", "center"), f"{WIDTH}px")
+        column, picture = for_a_column(words_column(brief), WIDTH), moved_aside(brief, left)
+        band = on_picture(brief, column, picture, ("start" if left else "end", "center"), f"{WIDTH}px")
         foot = band.content.model_copy(update={"align": "start", "stand": "end"})
         screens = dict(band.screens)
         for name in self.narrow:

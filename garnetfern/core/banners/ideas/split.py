@@ -14,6 +14,8 @@ ORDER = 0
 TITLE = "Beside the picture"
 WORDS, PICTURE = 5.0, 7.0
 """The shares of the two columns."""
+ROOM, SHARE = 620.0, 0.33
+"""The width that words have at the most, px, and as a share of the viewport."""
 INNER = Padding(block="clamp(28px, 4vw, 64px)", inline="clamp(20px, 4vw, 72px)")
 
 
@@ -29,7 +31,7 @@ def _grounds(brief: Brief) -> Iterator[tuple[str, str]]:
 
 def made(brief: Brief) -> Iterator[Sketch]:
     """On paper, the picture on the subject's side; then the other way round, then on grounds of the palette."""
-    words = for_a_column(words_column(brief)).model_copy(update={"share": WORDS, "padding": INNER})
+    words = for_a_column(words_column(brief), ROOM, SHARE).model_copy(update={"share": WORDS, "padding": INNER})
     picture = picture_column(brief, (picture_of(brief),)).model_copy(update={"share": PICTURE})
     content = Content(width="100%", align="start", level="center", gap="0px")
     for n, (ground, letters) in enumerate(_grounds(brief)):

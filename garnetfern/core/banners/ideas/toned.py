@@ -8,13 +8,14 @@ from ...remedy.remedy import percent
 from ...remedy.search import least
 from ..brief import Brief
 from ..frame import picture_of
+from ..palette import COLOURFUL
 from ..sketch import LeftOut, Sketch
-from ..words import coloured, enlarged
+from ..words import Large, coloured, enlarged
 from ._shaded import distress_of, high
 
 ORDER = 6
 TITLE = "In the palette's hue"
-HEADING, TEXT, LEAST = "clamp(44px, 7.6vw, 116px)", "clamp(24px, 2vw, 28px)", 24.0
+HEADING, TEXT, LEAST = Large(44, 7.6, 116), "clamp(24px, 2vw, 28px)", 24.0
 HUE, VEIL = 0.45, 0.26
 """OKLCH lightness of the hue that is laid over, and of the veil."""
 ALIKE = 30.0
@@ -35,7 +36,7 @@ def made(brief: Brief) -> Iterator[Sketch]:
     for accent in brief.palette.accents:
         _, strength, hue = lch(accent)
         apart = abs((hue - picture_hue + 180) % 360 - 180)
-        if apart >= ALIKE:
+        if apart >= ALIKE and strength >= COLOURFUL:
             yield _veiled(brief, from_lch(HUE, strength, hue), from_lch(VEIL, min(0.05, strength), hue))
     raise LeftOut("The palette's hue is the picture's own.")
 

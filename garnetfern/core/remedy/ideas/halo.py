@@ -15,8 +15,27 @@ TITLE = "A soft shade behind the words"
 SOFT = (1.5, 0.6)
 """How far it fades, times the size of the letters: the first that suffices is taken. The softer it is, the more of it
 falls on the words above."""
+SPREAD, VISIBLE = 1.0, 0.75
+"""How far it reaches beyond a block, times its softness: what is full, and what of the blur can be seen."""
 SEEN = 1.0
 """What fades within less than that is seen as the edge of a plate."""
+
+
+def _inside(distress: Distress, words: set[str], soft: float) -> bool:
+    """Whether it ends within the area on every screen: what lies around would be smeared."""
+    for situation in distress.rest:
+        record = distress.present.record(situation)
+        area = record.area(distress.area.id)
+        for block in record.blocks():
+            if area is None or block.id not in words or not block.lines:
+                continue
+            shade = block.box.grown(soft * block.size * (SPREAD + VISIBLE))
+            if shade.y < area.box.y or shade.bottom > area.box.bottom:
+                return False
+            # beyond the edges of the page nothing can be seen
+            if max(0.0, shade.x) < area.box.x or min(record.width, shade.right) > area.box.right:
+                return False
+    return True
 
 
 def found(distress: Distress) -> Iterator[Draft]:
@@ -28,6 +47,8 @@ def found(distress: Distress) -> Iterator[Draft]:
     if any(distress.block(name).plate is not None for name in words):
         return
     for soft in SOFT:
+        if not _inside(distress, words, soft):
+            continue
 
         def make(alpha: float, soft: float = soft) -> Page:
             plate = scrim(distress.tone, alpha, soft)
