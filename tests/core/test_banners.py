@@ -15,7 +15,7 @@ from garnetfern.core.banners import banners as making
 from garnetfern.core.banners.frame import ASIDE, moved_aside
 from garnetfern.core.banners.palette import INK, WHITE, bearing, palette_of, ratio
 from garnetfern.core.banners.sketch import LeftOut, Sketch
-from garnetfern.core.banners.words import ALIKE, in_colour, sized
+from garnetfern.core.banners.words import ALIKE, LEAST, bounded, in_colour, sized, widest
 from garnetfern.core.colour.contrast import Requirement
 from garnetfern.core.colour.mix import distance, lch
 from garnetfern.core.document import Band, Crop, Part, page_on
@@ -23,6 +23,7 @@ from garnetfern.core.picture.decode import load
 from garnetfern.core.picture.look import look_of
 from garnetfern.core.reading import situations
 from garnetfern.core.reading.fit import fit_of
+from garnetfern.core.resolve.lengths import Scale, Viewport
 from tests.conftest import jpeg
 from tests.core.test_readings import split_picture
 from tests.sites import colour_layer, document, image_layer, reader_of, with_picture
@@ -296,6 +297,26 @@ def test_words_of_another_colour_keep_what_is_to_be_left_alone_and_buttons_can_b
     )
     assert in_colour(opaque, INK, WHITE) is opaque
     assert distance("#7a1f2b", WHITE) >= ALIKE
+
+
+@pytest.mark.parametrize("font", ["Young Serif", "Hanken Grotesk"])
+@pytest.mark.parametrize("wording", ["Ferns", "Ferns for every windowsill", "Chrysanthemum glasshouses"])
+@pytest.mark.parametrize(("width", "share"), [(480, None), (360, 0.29), (2000, None)])
+def test_large_words_are_as_large_as_their_widest_word_at_200_percent_lets_them_be(font, wording, width, share):
+    plain = words("title", "90px", wording=wording)
+    plain["lettering"]["font"] = font
+    file = site(PICTURES["dark and busy"], blocks=[plain])
+    block = next(file.site.pages[0].blocks())
+    fonts = reader_of(file).fonts
+    made = bounded(block, fonts, width, share)
+    em = widest(block, fonts)
+    for viewport in (800, 1280, 2560):
+        size = Scale(Viewport(viewport, 800)).px(made.lettering.size)
+        room = width if share is None else min(width, share * viewport)
+        assert size * 2 * em <= room or size <= LEAST + 0.5
+        assert size <= 90
+    small = block.model_copy(update={"lettering": block.lettering.model_copy(update={"size": "12px"})})
+    assert bounded(small, fonts, width, share) is small
 
 
 def test_there_is_no_banner_of_what_is_no_band():

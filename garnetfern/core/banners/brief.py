@@ -13,6 +13,7 @@ from ..picture.look import Look
 from ..picture.subject import EVEN
 from ..reading import Reader
 from ..remedy.fills import fill_of
+from ..resolve.book import FontBook
 from .palette import Palette, needed, palette_of
 from .sketch import BannerError
 from .words import coloured
@@ -76,6 +77,11 @@ class Brief:
     def colours(self) -> tuple[str, ...]:
         """The picture's main colours, the most common first."""
         return tuple(swatch.colour for swatch in self.look.colours)
+
+    @property
+    def fonts(self) -> FontBook:
+        """The fonts that words are set in."""
+        return self.reader.fonts
 
     @property
     def least(self) -> float:

@@ -7,16 +7,19 @@ from ..colour.mix import distance
 from ..colour.notation import parse_colour
 from ..document import Band, Block, Column
 from ..remedy.fills import filled
+from ..resolve.blocks import natural_width
+from ..resolve.book import FontBook
 from ..resolve.lengths import Scale, Viewport
+from ..resolve.lettering import setting_of
 
 ALIKE = 0.12
 """A button's ground that is nearer to what lies behind it, in OKLab, is not seen as a button."""
 LEAST, MOST, GROWS = 24.0, 54.0, 3.6
 """The size of large words in a column: px at the least and at the most, and vw in between."""
-LETTER, CAPITAL = 0.64, 0.78
-"""About how wide a letter is, em."""
-LARGER = 2.0
-"""Letters at 200 % must not tear the longest word."""
+LARGER = 2.0 * 1.03
+"""Letters at 200 % must not tear the widest word; and a little to spare."""
+MEASURED = 100
+"""The size that words are measured in, px."""
 PHONE, CONTENT, INNER = 360.0, 1120.0, 0.86
 """A narrow phone and the usual width of content, px; and what is left of them between their inner spaces."""
 DESKTOP = Viewport(1280, 800)
@@ -71,29 +74,33 @@ def sized(block: Block, size: str) -> Block:
     return block.model_copy(update={"lettering": lettering, "screens": kept})
 
 
-def _longest(block: Block) -> float:
-    """About how wide its longest word is, em."""
-    longest = max((len(word) for word in block.wording.split()), default=1)
-    return longest * (CAPITAL if block.lettering.capitals else LETTER)
+def widest(block: Block, fonts: FontBook) -> float:
+    """How wide the widest of its words is, em, with its spacing left out: that does not grow with it."""
+    lettering = block.lettering.model_copy(update={"size": f"{MEASURED}px", "spacing": "0px"})
+    plain = block.model_copy(update={"lettering": lettering, "plate": None, "width": None, "items": ()})
+    words = (plain.model_copy(update={"wording": word}) for word in block.wording.split())
+    widths = (natural_width(word, setting_of(word, fonts, DESKTOP, False)) for word in words)
+    return max(widths, default=float(MEASURED)) / MEASURED
 
 
-def bounded(block: Block, width: float, share: float | None = None) -> Block:
-    """A block that is set smaller where its longest word, at 200 %, could be torn in a room so wide: px, and a share of
-    the viewport's width where it is narrower with that."""
-    wide = LARGER * _longest(block)
-    most, grows = min(MOST, width / wide), min(GROWS, 100 * share / wide) if share is not None else GROWS
+def bounded(block: Block, fonts: FontBook, width: float, share: float | None = None, top: float = MOST) -> Block:
+    """A block that is set smaller where it is larger than `top`, px, or where its widest word, at 200 %, could be torn in
+    a room so wide: px, and a share of the viewport's width where it is narrower with that."""
+    wide = LARGER * widest(block, fonts)
+    growing = GROWS * top / MOST
+    most, grows = min(top, width / wide), min(growing, 100 * share / wide) if share is not None else growing
     if _size(block) <= min(most, grows * DESKTOP.width / 100):
         return block
     return sized(block, f"clamp({min(LEAST, most):.0f}px, {grows:.2f}vw, {most:.0f}px)")
 
 
-def for_a_column(column: Column, width: float, share: float | None = None) -> Column:
+def for_a_column(column: Column, fonts: FontBook, width: float, share: float | None = None) -> Column:
     """A column as it can be narrow: large words smaller, each as wide as the column lets it, from the left."""
 
     def fitted(block: Block) -> Block:
         lettering = block.lettering.model_copy(update={"align": None})
         block = block.model_copy(update={"width": None, "lettering": lettering})
-        return bounded(block, width, share) if block.lettered and not block.edged else block
+        return bounded(block, fonts, width, share) if block.lettered and not block.edged else block
 
     return column.model_copy(update={"blocks": tuple(map(fitted, column.blocks))})
 
@@ -116,14 +123,14 @@ class Large:
     grows: float
     most: float
 
-    def of(self, block: Block) -> str:
-        """The size of a block, less where its longest word at 200 % would be wider than a page's content."""
-        wide = LARGER * _longest(block)
+    def of(self, block: Block, fonts: FontBook) -> str:
+        """The size of a block, less where its widest word at 200 % would be wider than a page's content."""
+        wide = LARGER * widest(block, fonts)
         least, most = (min(size, room * INNER / wide) for size, room in ((self.least, PHONE), (self.most, CONTENT)))
         return f"clamp({least:.0f}px, {min(self.grows, 100 * INNER / wide):.2f}vw, {most:.0f}px)"
 
 
-def enlarged(band: Band, heading: Large, text: str, least: float) -> Band:
+def enlarged(band: Band, fonts: FontBook, heading: Large, text: str, least: float) -> Band:
     """A band with its largest words of one size and as wide as the band lets them be, and all smaller than `least` px
     of another; buttons stay."""
     words = [b for c in band.columns for b in c.blocks if b.lettered and not b.edged]
@@ -133,7 +140,7 @@ def enlarged(band: Band, heading: Large, text: str, least: float) -> Band:
         if not block.lettered or block.edged:
             return block
         if first is not None and block.id == first.id:
-            return sized(block.model_copy(update={"width": None}), heading.of(block))
+            return sized(block.model_copy(update={"width": None}), heading.of(block, fonts))
         return sized(block, text) if _size(block) < least else block
 
     return each_of(band, changed)

@@ -15,6 +15,8 @@ from ._shaded import distress_of, no_fog, on_picture, rising, tone_of
 ORDER = 2
 TITLE = "A shade at the foot"
 WIDTH = 640
+LARGEST = 84
+"""Words at the foot are no larger than that, px."""
 PLACES: tuple[tuple[Align, str], ...] = (("start", "at the left"), ("center", "in the middle"), ("end", "at the right"))
 
 
@@ -23,7 +25,8 @@ def made(brief: Brief) -> Iterator[Sketch]:
     tone = tone_of(brief)
     name = Ids(brief.whole).free("shade")
     column = words_column(brief)
-    column = column.model_copy(update={"blocks": tuple(bounded(b, WIDTH) if b.lettered else b for b in column.blocks)})
+    blocks = tuple(bounded(b, brief.fonts, WIDTH, top=LARGEST) if b.lettered else b for b in column.blocks)
+    column = column.model_copy(update={"blocks": blocks})
     for align, said in PLACES:
         band = on_picture(brief, column, picture_of(brief), (align, "end"), f"{WIDTH}px")
 

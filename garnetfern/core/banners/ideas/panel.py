@@ -39,7 +39,7 @@ def _colours(brief: Brief) -> Iterator[tuple[str, str]]:
 def made(brief: Brief) -> Iterator[Sketch]:
     """On the side where the subject is not."""
     left = brief.words_left
-    words = for_a_column(words_column(brief), ROOM, SHARE)
+    words = for_a_column(words_column(brief), brief.fonts, ROOM, SHARE)
     free = picture_column(brief, (), FREE_HIGH).model_copy(update={"share": FREE, "name": "Free"})
     content = Content(width="1280px", align="start", level="center", gap="clamp(16px, 3vw, 48px)")
     for ground, letters in _colours(brief):

@@ -33,7 +33,7 @@ class _Side:
         self.narrow = [s.id for s in brief.site.screens if s.width < NARROW]
         ids = Ids(brief.whole)
         self.names = ids.free("shade"), ids.free("shade-at-foot")
-        column, picture = for_a_column(words_column(brief), WIDTH), moved_aside(brief, left)
+        column, picture = for_a_column(words_column(brief), brief.fonts, WIDTH), moved_aside(brief, left)
         band = on_picture(brief, column, picture, ("start" if left else "end", "center"), f"{WIDTH}px")
         foot = band.content.model_copy(update={"align": "start", "stand": "end"})
         screens = dict(band.screens)

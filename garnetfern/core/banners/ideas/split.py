@@ -31,7 +31,9 @@ def _grounds(brief: Brief) -> Iterator[tuple[str, str]]:
 
 def made(brief: Brief) -> Iterator[Sketch]:
     """On paper, the picture on the subject's side; then the other way round, then on grounds of the palette."""
-    words = for_a_column(words_column(brief), ROOM, SHARE).model_copy(update={"share": WORDS, "padding": INNER})
+    words = for_a_column(words_column(brief), brief.fonts, ROOM, SHARE).model_copy(
+        update={"share": WORDS, "padding": INNER}
+    )
     picture = picture_column(brief, (picture_of(brief),)).model_copy(update={"share": PICTURE})
     content = Content(width="100%", align="start", level="center", gap="0px")
     for n, (ground, letters) in enumerate(_grounds(brief)):

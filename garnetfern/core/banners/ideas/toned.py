@@ -47,7 +47,7 @@ def _veiled(brief: Brief, hue: str, veil: str) -> Sketch:
     name = ids.free("veil")
     content = brief.band.content.model_copy(update={"align": "start", "stand": "center"})
     plain = brief.band.model_copy(update={"content": content, "height": high(brief.band)})
-    plain = enlarged(coloured(plain, brief.palette.paper, veil), HEADING, TEXT, LEAST)
+    plain = enlarged(coloured(plain, brief.palette.paper, veil), brief.fonts, HEADING, TEXT, LEAST)
 
     def make(strength: float) -> Page:
         over = ColourLayer(id=name, name="Veil", colour=veil, opacity=round(strength, 4))
