@@ -42,7 +42,12 @@
       >
     </div>
   </div>
-  <p role="status" class="truncate" class:text-warning={banners.problem !== ''}>
+  <p
+    role="status"
+    class="said"
+    class:text-warning={banners.problem !== ''}
+    title={banners.tried?.sentence ?? banners.problem}
+  >
     {#if banners.problem}
       {banners.problem}
     {:else if !banners.band}
@@ -87,6 +92,23 @@
     overflow: auto;
     border-top: 1px solid var(--color-base-300);
     background: var(--color-base-100);
+  }
+  /* as high for a long sentence as for a short one, so that nothing moves while they are tried */
+  .said {
+    display: -webkit-box;
+    flex: none;
+    height: 1lh;
+    overflow: hidden;
+    line-clamp: 1;
+    -webkit-line-clamp: 1;
+    -webkit-box-orient: vertical;
+  }
+  @container bench (max-width: 819px) {
+    .said {
+      height: 2lh;
+      line-clamp: 2;
+      -webkit-line-clamp: 2;
+    }
   }
   /* two rows, so that as many as can be are in sight */
   .all {
