@@ -84,8 +84,8 @@ def widest(block: Block, fonts: FontBook) -> float:
 
 
 def bounded(block: Block, fonts: FontBook, width: float, share: float | None = None, top: float = MOST) -> Block:
-    """A block that is set smaller where it is larger than `top`, px, or where its widest word, at 200 %, could be torn in
-    a room so wide: px, and a share of the viewport's width where it is narrower with that."""
+    """A block that is set smaller where it is larger than `top`, px, or where its widest word, at 200 %, could be torn
+    in a room so wide: px, and a share of the viewport's width where it is narrower with that."""
     wide = LARGER * widest(block, fonts)
     growing = GROWS * top / MOST
     most, grows = min(top, width / wide), min(growing, 100 * share / wide) if share is not None else growing
