@@ -206,6 +206,20 @@ def test_a_band_that_shares_a_picture_stands_alone_then_and_its_neighbour_on_pla
     assert short_on(file, banner.page) == set()
 
 
+def test_a_neighbour_below_that_loses_a_shared_picture_is_looked_at_too():
+    plain = document(blocks=[words("title", "64px"), LINE])
+    page = plain["pages"][0]
+    page["bands"][0]["backdrop"] = {}
+    kept = words("news", "18px", "#c0c0c0", keep=["colour"])
+    page["bands"].append({"id": "below", "name": "News", "columns": [{"id": "n", "blocks": [kept]}]})
+    page["joins"] = [{"id": "top", "first": "banner", "last": "below", "backdrop": {"layers": [image_layer()]}}]
+    file = with_picture({**plain, "palette": PALETTE}, PICTURES["dark and busy"], "picture.png")
+    made_of = brief(file)
+    assert [b.id for b in made_of.page.bands] == ["banner", "below"]
+    assert made_of.touched == {"title", "line", "news"}
+    assert short_on(file, next(Banners(made_of)._of("split")).page) == set()
+
+
 def test_words_in_other_bands_keep_their_ground():
     """A second band lies on the page's own picture, which moves behind it as the banner grows."""
     file = site(PICTURES["half dark, half light"])

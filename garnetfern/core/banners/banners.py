@@ -87,8 +87,8 @@ class Banners:
         return next(self._fallen(page, self._others(self.brief.whole)), None) is None
 
     def _others(self, page: Page) -> frozenset[Fallen]:
-        """What falls short there of all words but the band's own."""
-        return frozenset(fallen for fallen in self._fallen(page) if fallen[0] not in self.brief.words)
+        """What falls short there of all words but those that are touched."""
+        return frozenset(fallen for fallen in self._fallen(page) if fallen[0] not in self.brief.touched)
 
     def _fallen(self, page: Page, but: frozenset[Fallen] = frozenset()) -> Iterator[Fallen]:
         return Tried(self.reader, self.site, page).falling(situations(self.site, page, None), but)

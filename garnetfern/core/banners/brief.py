@@ -56,8 +56,9 @@ def subject_in(asset: Asset, look: Look, focal: tuple[float, float]) -> Subject:
 @dataclass(frozen=True)
 class Brief:
     """`before` is the page as it is, `whole` the same as banners begin with it: the band with all its words in one
-    column and nothing behind them, no join around it. `page` is that as far as the band. `said` is what of that has to
-    be told; `words` are the ids of its blocks of words."""
+    column and nothing behind them, no join around it. `page` is that as far as what is touched. `said` is what of that
+    has to be told; `words` are the ids of the band's blocks of words, `touched` those and the words of neighbours that
+    lose a picture they shared."""
 
     reader: Reader
     site: Site
@@ -71,6 +72,7 @@ class Brief:
     palette: Palette
     subject: Subject
     words: tuple[str, ...]
+    touched: frozenset[str]
     said: str
 
     @property
@@ -127,7 +129,8 @@ def _grounded(band: Band, palette: Palette) -> Band:
     first = next((b for b in band.blocks() if b.lettered), None)
     light = first is not None and is_light(fill_of(first))
     ground, letters = (palette.ink, palette.paper) if light else (palette.paper, palette.ink)
-    return coloured(band.model_copy(update={"backdrop": Backdrop(base=ground)}), letters, ground)
+    backdrop = band.backdrop.model_copy(update={"base": ground})
+    return coloured(band.model_copy(update={"backdrop": backdrop}), letters, ground)
 
 
 def _one_column(band: Band) -> Band:
@@ -181,9 +184,14 @@ def brief_of(reader: Reader, site: Site, page: Page, band_id: str, looked: Looke
     )
     left = tuple(j for j in page.joins if j not in joins)
     whole = page.model_copy(update={"bands": bands, "joins": left})
-    above = tuple(j for j in left if order.index(j.last) < place)
-    shown = whole.model_copy(update={"bands": bands[: place + 1], "joins": above})
+    end = max(order.index(b) for b in {band.id, *apart})
+    within = tuple(j for j in left if order.index(j.last) <= end)
+    shown = whole.model_copy(update={"bands": bands[: end + 1], "joins": within})
     names = [b.name for b in page.bands if b.id in apart]
     said = f" {' and '.join(names)} {'stands' if len(names) == 1 else 'stand'} on plain ground then." if names else ""
     subject = subject_in(asset, look, picture.focal)
-    return Brief(reader, site, page, whole, shown, bands[place], picture, asset, look, palette, subject, words, said)
+    near = frozenset(block.id for b in bands if b.id in apart for block in b.blocks())
+    touched = near.union(words)
+    return Brief(
+        reader, site, page, whole, shown, bands[place], picture, asset, look, palette, subject, words, touched, said
+    )

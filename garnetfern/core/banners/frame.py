@@ -1,6 +1,6 @@
 """Parts that several ideas are made of: the picture as a layer, a column for it, a crop that moves its subject."""
 
-from ..document import Backdrop, Band, Block, Column, Crop, Filter, Ids, ImageException, ImageLayer, Padding
+from ..document import Backdrop, Band, Block, Column, Crop, Ids, ImageException, ImageLayer, Padding
 from ..document.model import BandException, Content, Height
 from .brief import WIDE, Brief
 
@@ -77,6 +77,3 @@ def framed(brief: Brief, columns: tuple[Column, ...], padding: Padding, content:
 def _without_height(band: Band) -> dict[str, BandException]:
     own = {name: e.model_copy(update={"height": None}) for name, e in band.screens.items()}
     return {name: e for name, e in own.items() if any(value is not None for _, value in e)}
-
-
-GREY = Filter(grayscale=1.0, contrast=1.15)
