@@ -92,6 +92,7 @@ fidelity: setup ## docs/fidelity*.md, measured in Chromium
 	$(BIN)/python scripts/fidelity_moving.py
 	$(BIN)/python scripts/fidelity_fonts.py
 	$(BIN)/python scripts/fidelity_photographs.py
+	$(BIN)/python scripts/fidelity_banners.py
 	GARNETFERN_ALL=1 $(BIN)/pytest -n 2 --dist worksteal tests/referee tests/interface/test_every_size.py
 
 .PHONY: help setup demo test lint types wheel fuzz kills mutants clean screenshots bench fidelity

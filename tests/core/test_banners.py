@@ -315,7 +315,7 @@ def test_words_of_another_colour_keep_what_is_to_be_left_alone_and_buttons_can_b
 
 @pytest.mark.parametrize("font", ["Young Serif", "Hanken Grotesk"])
 @pytest.mark.parametrize("wording", ["Ferns", "Ferns for every windowsill", "Chrysanthemum glasshouses"])
-@pytest.mark.parametrize(("width", "share"), [(480, None), (360, 0.29), (2000, None)])
+@pytest.mark.parametrize(("width", "share"), [(480, 0.86), (360, 0.29), (2000, 0.86)])
 def test_large_words_are_as_large_as_their_widest_word_at_200_percent_lets_them_be(font, wording, width, share):
     plain = words("title", "90px", wording=wording)
     plain["lettering"]["font"] = font
@@ -326,7 +326,7 @@ def test_large_words_are_as_large_as_their_widest_word_at_200_percent_lets_them_
     em = widest(block, fonts)
     for viewport in (800, 1280, 2560):
         size = Scale(Viewport(viewport, 800)).px(made.lettering.size)
-        room = width if share is None else min(width, share * viewport)
+        room = min(width, share * viewport)
         assert size * 2 * em <= room or size <= LEAST + 0.5
         assert size <= 90
     small = block.model_copy(update={"lettering": block.lettering.model_copy(update={"size": "12px"})})

@@ -16,7 +16,7 @@ from ..remedy.fills import fill_of
 from ..resolve.book import FontBook
 from .palette import Palette, needed, palette_of
 from .sketch import BannerError
-from .words import coloured
+from .words import CONTENT, INNER, bounded, coloured
 
 Looked = Callable[[Asset], Look]
 """How a picture looks."""
@@ -26,6 +26,8 @@ SPREAD = 0.1
 """The share of the subject at either side that is not counted in how wide it is."""
 LEFT = 0.45
 """A subject whose middle lies further left than this stands there."""
+LARGEST = 96.0
+"""Words are no larger than that in a banner, px, but where an idea makes them so."""
 MOVED = 0.002
 """A focal point further from the middle than this, in fractions, says where the subject stands."""
 
@@ -133,10 +135,11 @@ def _grounded(band: Band, palette: Palette) -> Band:
     return coloured(band.model_copy(update={"backdrop": backdrop}), letters, ground)
 
 
-def _one_column(band: Band) -> Band:
-    """The band with all its words and pictures in one column, nothing behind it, on no screen otherwise
-    than everywhere but for its height."""
-    blocks = tuple(b for c in band.columns for b in c.blocks if b.lettered or b.assets())
+def _one_column(band: Band, fonts: FontBook) -> Band:
+    """The band with all its words, no larger than fits, and pictures in one column, nothing behind it, on no screen
+    otherwise than everywhere but for its height."""
+    found = (b for c in band.columns for b in c.blocks if b.lettered or b.assets())
+    blocks = tuple(bounded(b, fonts, CONTENT * INNER, top=LARGEST) if b.lettered and not b.edged else b for b in found)
     first = band.columns[0]
     column = Column(id=first.id, name=first.name, gap=first.gap, stagger=first.stagger, blocks=blocks)
     screens = {
@@ -179,9 +182,8 @@ def brief_of(reader: Reader, site: Site, page: Page, band_id: str, looked: Looke
     place = order.index(band.id)
     joins = _around(page, band.id)
     apart = {b for j in joins for b in order[order.index(j.first) : order.index(j.last) + 1]} - {band.id}
-    bands = tuple(
-        _one_column(b) if b.id == band.id else _grounded(b, palette) if b.id in apart else b for b in page.bands
-    )
+    own = _one_column(band, reader.fonts)
+    bands = tuple(own if b.id == band.id else _grounded(b, palette) if b.id in apart else b for b in page.bands)
     left = tuple(j for j in page.joins if j not in joins)
     whole = page.model_copy(update={"bands": bands, "joins": left})
     end = max(order.index(b) for b in {band.id, *apart})

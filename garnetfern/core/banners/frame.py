@@ -2,7 +2,9 @@
 
 from ..document import Backdrop, Band, Block, Column, Crop, Ids, ImageException, ImageLayer, Padding
 from ..document.model import BandException, Content, Height
+from ..resolve.layout import STACK_BELOW
 from .brief import WIDE, Brief
+from .words import torn_beside
 
 MOST_CUT = 0.32
 """The most that is cut off a picture's width so that its subject stands aside."""
@@ -60,8 +62,18 @@ def picture_column(brief: Brief, layers: tuple[ImageLayer, ...], height: str = P
     return Column(id=ids.free("picture-column"), name="Picture", backdrop=Backdrop(layers=layers), blocks=(space,))
 
 
-def framed(brief: Brief, columns: tuple[Column, ...], padding: Padding, content: Content, base: str) -> Band:
-    """A band of these columns that is as high as they are, on a plain ground."""
+def framed(
+    brief: Brief, columns: tuple[Column, ...], padding: Padding, content: Content, base: str, share: float | None = None
+) -> Band:
+    """A band of these columns that is as high as they are, on a plain ground. `share`: that of the viewport's width
+    which words have in theirs; on screens where that would tear them columns are stacked."""
+    screens = _without_height(brief.band)
+    words = [b for b in brief.band.blocks() if b.lettered and b.visible and not b.edged]
+    for screen in brief.site.screens:
+        room = screen.width * (share or 1.0)
+        if share and screen.width >= STACK_BELOW and any(torn_beside(b, brief.fonts, room) for b in words):
+            own = screens.get(screen.id, BandException())
+            screens[screen.id] = own.model_copy(update={"layout": "stack"})
     return brief.band.model_copy(
         update={
             "height": Height(),
@@ -69,7 +81,7 @@ def framed(brief: Brief, columns: tuple[Column, ...], padding: Padding, content:
             "content": content,
             "columns": columns,
             "backdrop": Backdrop(base=base),
-            "screens": _without_height(brief.band),
+            "screens": screens,
         }
     )
 

@@ -14,14 +14,16 @@ from ..resolve.lettering import setting_of
 
 ALIKE = 0.12
 """A button's ground that is nearer to what lies behind it, in OKLab, is not seen as a button."""
-LEAST, MOST, GROWS = 24.0, 54.0, 3.6
-"""The size of large words in a column: px at the least and at the most, and vw in between."""
+LEAST, WISHED, MOST, GROWS = 20.0, 32.0, 54.0, 3.6
+"""The size of large words in a column: px at the least, at the least where their widest word lets them, and at the
+most; vw in between."""
 LARGER = 2.0 * 1.03
 """Letters at 200 % must not tear the widest word; and a little to spare."""
 MEASURED = 100
 """The size that words are measured in, px."""
-PHONE, CONTENT, INNER = 360.0, 1120.0, 0.86
-"""A narrow phone and the usual width of content, px; and what is left of them between their inner spaces."""
+PHONE, ROW, CONTENT, INNER = 360.0, 600.0, 1120.0, 0.86
+"""A narrow phone, the narrowest viewport that has columns in a row, and the usual width of content, px; and what is
+left of them between their inner spaces."""
 DESKTOP = Viewport(1280, 800)
 
 
@@ -62,8 +64,8 @@ def coloured(band: Band, letters: str, ground: str) -> Band:
     return each_of(band, lambda block: in_colour(block, letters, ground))
 
 
-def _size(block: Block) -> float:
-    return Scale(DESKTOP).px(block.lettering.size)
+def _size(block: Block, width: float = DESKTOP.width) -> float:
+    return Scale(Viewport(width, DESKTOP.height)).px(block.lettering.size)
 
 
 def sized(block: Block, size: str) -> Block:
@@ -83,18 +85,24 @@ def widest(block: Block, fonts: FontBook) -> float:
     return max(widths, default=float(MEASURED)) / MEASURED
 
 
-def bounded(block: Block, fonts: FontBook, width: float, share: float | None = None, top: float = MOST) -> Block:
+def bounded(block: Block, fonts: FontBook, width: float, share: float = INNER, top: float = MOST) -> Block:
     """A block that is set smaller where it is larger than `top`, px, or where its widest word, at 200 %, could be torn
     in a room so wide: px, and a share of the viewport's width where it is narrower with that."""
     wide = LARGER * widest(block, fonts)
-    growing = GROWS * top / MOST
-    most, grows = min(top, width / wide), min(growing, 100 * share / wide) if share is not None else growing
-    if _size(block) <= min(most, grows * DESKTOP.width / 100):
+    most, grows = min(top, _size(block), width / wide), min(GROWS * top / MOST, 100 * share / wide)
+    narrowest = PHONE if share >= INNER else ROW
+    least = min(most, max(LEAST, min(WISHED, share * narrowest / wide)))
+    if all(_size(block, at) <= max(least, min(most, grows * at / 100)) + 0.5 for at in (PHONE, ROW, DESKTOP.width)):
         return block
-    return sized(block, f"clamp({min(LEAST, most):.0f}px, {grows:.2f}vw, {most:.0f}px)")
+    return sized(block, f"clamp({least:.0f}px, {grows:.2f}vw, {most:.0f}px)")
 
 
-def for_a_column(column: Column, fonts: FontBook, width: float, share: float | None = None) -> Column:
+def torn_beside(block: Block, fonts: FontBook, width: float) -> bool:
+    """Whether its widest word, at 200 %, is torn in a room so wide, px, however small it is set."""
+    return min(LEAST, _size(block)) * LARGER * widest(block, fonts) > width
+
+
+def for_a_column(column: Column, fonts: FontBook, width: float, share: float = INNER) -> Column:
     """A column as it can be narrow: large words smaller, each as wide as the column lets it, from the left."""
 
     def fitted(block: Block) -> Block:

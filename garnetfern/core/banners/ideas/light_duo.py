@@ -14,11 +14,13 @@ TITLE = "In one light colour"
 CHROMA = 0.09
 """The most chroma of a light ground."""
 LIGHTNESS = 0.72
+MOST_BUSY = 3.0
+"""How many times as busy as a busy picture one may be."""
 
 
 def made(brief: Brief) -> Iterator[Sketch]:
     """In the accent's hue, as dark as it bears the words; then in other hues."""
-    if brief.look.busyness > BUSY * 2:
+    if brief.look.busyness > BUSY * MOST_BUSY:
         raise LeftOut("The picture is so busy that nothing of it could be made out in one light colour.")
     for accent in brief.palette.from_accent(1):
         _, chroma, hue = lch(accent)

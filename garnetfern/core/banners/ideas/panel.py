@@ -46,7 +46,7 @@ def made(brief: Brief) -> Iterator[Sketch]:
         own = Backdrop(base=ground)
         panel = words.model_copy(update={"share": WORDS, "padding": INNER, "backdrop": own})
         columns = (panel, free) if left else (free, panel)
-        band = framed(brief, columns, OUTER, content, ground)
+        band = framed(brief, columns, OUTER, content, ground, SHARE)
         layer = moved_aside(brief, left)
         band = band.model_copy(update={"backdrop": Backdrop(base=ground, layers=(layer,))})
         side = "left" if left else "right"

@@ -39,7 +39,7 @@ def made(brief: Brief) -> Iterator[Sketch]:
     for n, (ground, letters) in enumerate(_grounds(brief)):
         for first in (True, False) if n == 0 else (n % 2 == 0,):
             columns = (picture, words) if first else (words, picture)
-            band = framed(brief, columns, Padding(block="0px", inline="0px"), content, ground)
+            band = framed(brief, columns, Padding(block="0px", inline="0px"), content, ground, SHARE)
             side = "left" if first else "right"
             sentence = f"The picture at the {side}, nothing over it; the words beside it on {ground}."
             yield Sketch(brief.with_band(coloured(band, letters, ground)), sentence)
