@@ -50,6 +50,11 @@ def moved_aside(brief: Brief, left: bool) -> ImageLayer:
     return layer.model_copy(update={"crop": crop, "focal": inside, "screens": {**screens, screen: whole}})
 
 
+def phones(brief: Brief) -> tuple[str, ...]:
+    """The screens on which columns stand one under the other by themselves."""
+    return tuple(screen.id for screen in brief.site.screens if screen.width < STACK_BELOW)
+
+
 def words_column(brief: Brief) -> Column:
     """The column of all words."""
     return brief.band.columns[0]

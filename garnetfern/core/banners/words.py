@@ -1,11 +1,12 @@
 """Words of a banner in another colour, of another width or size, with nothing of their own behind them."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Collection
 from dataclasses import dataclass
 
 from ..colour.mix import distance
 from ..colour.notation import parse_colour
 from ..document import Band, Block, Column
+from ..document.block import BlockException
 from ..remedy.fills import filled
 from ..resolve.blocks import natural_width
 from ..resolve.book import FontBook
@@ -102,13 +103,24 @@ def torn_beside(block: Block, fonts: FontBook, width: float) -> bool:
     return min(LEAST, _size(block)) * LARGER * widest(block, fonts) > width
 
 
-def for_a_column(column: Column, fonts: FontBook, width: float, share: float = INNER) -> Column:
-    """A column as it can be narrow: large words smaller, each as wide as the column lets it, from the left."""
+def for_a_column(
+    column: Column, fonts: FontBook, width: float, share: float = INNER, alone: Collection[str] = ()
+) -> Column:
+    """A column as it can be narrow: large words smaller, each as wide as the column lets it, from the left. `alone`:
+    the screens, phones, on which the column is as wide as the page and words are larger."""
 
     def fitted(block: Block) -> Block:
         lettering = block.lettering.model_copy(update={"align": None})
         block = block.model_copy(update={"width": None, "lettering": lettering})
-        return bounded(block, fonts, width, share) if block.lettered and not block.edged else block
+        if not block.lettered or block.edged:
+            return block
+        small = bounded(block, fonts, width, share)
+        size = min(WISHED, _size(block), INNER * PHONE / (LARGER * widest(block, fonts)))
+        if small is block or size <= _size(small, PHONE):
+            return small
+        own = {name: small.screens.get(name, BlockException()) for name in alone}
+        larger = {name: e.model_copy(update={"size": f"{size:.0f}px"}) for name, e in own.items()}
+        return small.model_copy(update={"screens": {**small.screens, **larger}})
 
     return column.model_copy(update={"blocks": tuple(map(fitted, column.blocks))})
 

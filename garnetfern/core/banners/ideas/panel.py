@@ -6,7 +6,7 @@ from ...colour.mix import distance
 from ...document import Backdrop, Padding
 from ...document.model import Content
 from ..brief import Brief
-from ..frame import framed, moved_aside, picture_column, words_column
+from ..frame import framed, moved_aside, phones, picture_column, words_column
 from ..palette import bearing
 from ..sketch import LeftOut, Sketch
 from ..words import coloured, for_a_column
@@ -17,7 +17,7 @@ WORDS, FREE = 4.4, 6.6
 """The shares of the panel and of what is left free of the picture."""
 INNER = Padding(block="clamp(22px, 3vw, 48px)", inline="clamp(20px, 3vw, 48px)")
 OUTER = Padding(block="clamp(20px, 4vw, 56px)", inline="clamp(16px, 4vw, 64px)")
-ROOM, SHARE = 360.0, 0.29
+ROOM, SHARE = 400.0, 0.29
 """The width that words have in it at the most, px, and as a share of the viewport."""
 AWAY = 0.15
 """How far a panel's colour is from the picture's most common one, in OKLab."""
@@ -39,7 +39,7 @@ def _colours(brief: Brief) -> Iterator[tuple[str, str]]:
 def made(brief: Brief) -> Iterator[Sketch]:
     """On the side where the subject is not."""
     left = brief.words_left
-    words = for_a_column(words_column(brief), brief.fonts, ROOM, SHARE)
+    words = for_a_column(words_column(brief), brief.fonts, ROOM, SHARE, phones(brief))
     free = picture_column(brief, (), FREE_HIGH).model_copy(update={"share": FREE, "name": "Free"})
     content = Content(width="1280px", align="start", level="center", gap="clamp(16px, 3vw, 48px)")
     for ground, letters in _colours(brief):

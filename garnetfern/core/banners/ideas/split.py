@@ -5,7 +5,7 @@ from collections.abc import Iterator
 from ...document import Padding
 from ...document.model import Content
 from ..brief import Brief
-from ..frame import framed, picture_column, picture_of, words_column
+from ..frame import framed, phones, picture_column, picture_of, words_column
 from ..palette import bearing
 from ..sketch import Sketch
 from ..words import coloured, for_a_column
@@ -31,7 +31,7 @@ def _grounds(brief: Brief) -> Iterator[tuple[str, str]]:
 
 def made(brief: Brief) -> Iterator[Sketch]:
     """On paper, the picture on the subject's side; then the other way round, then on grounds of the palette."""
-    words = for_a_column(words_column(brief), brief.fonts, ROOM, SHARE).model_copy(
+    words = for_a_column(words_column(brief), brief.fonts, ROOM, SHARE, phones(brief)).model_copy(
         update={"share": WORDS, "padding": INNER}
     )
     picture = picture_column(brief, (picture_of(brief),)).model_copy(update={"share": PICTURE})
