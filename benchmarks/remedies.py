@@ -5,10 +5,11 @@ from collections.abc import Callable
 
 from playwright.sync_api import Browser
 
+from garnetfern.core.banners import Banner, Banners, brief_of
 from garnetfern.core.css import bundle_files
 from garnetfern.core.document import Asset, Site
 from garnetfern.core.picture.decode import load
-from garnetfern.core.picture.look import look_of
+from garnetfern.core.picture.look import Look, look_of
 from garnetfern.core.reading import Reader, situations
 from garnetfern.core.reading.widths import FIRST, LAST, WidthRun
 from garnetfern.core.remedy.mend import mend, short_blocks
@@ -16,6 +17,7 @@ from garnetfern.core.remedy.remedies import Remedies
 from garnetfern.demo import demo_site_file
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
+from garnetfern.service.files.site_file import SiteFile
 from tests.referee.browser import chromium
 
 from .checks import _changed, timed
@@ -56,6 +58,26 @@ def _ways(fresh: Callable[[], Reader], site: Site, colours: Callable[[Asset], tu
     ]
 
 
+def _banners(file: SiteFile, looked: Callable[[Asset], Look]) -> list[str]:
+    """Whole banners of the sample's first banner: with its pictures cut for them, and once they are."""
+    page = file.site.pages[0]
+    band = next(b.id for b in page.bands if b.role == "banner")
+    pictures = MemoryPictures(file.pictures)
+    rows = []
+    for said in ("its pictures cut anew", "cut before"):
+        reader = Reader(shipped_fonts(), pictures)
+        reader.read_page(file.site, page)
+        start = time.perf_counter()
+        times = [
+            time.perf_counter() - start
+            for one in Banners(brief_of(reader, file.site, page, band, looked)).found()
+            if isinstance(one, Banner)
+        ]
+        rows.append(f"| whole banners, the first, {said} | {1000 * times[0]:.0f} ms | 1200 ms |")
+        rows.append(f"| all {len(times)} of them, {said} | {1000 * times[-1]:.0f} ms | 4000 ms |")
+    return rows
+
+
 def measure() -> list[str]:
     """The lines of the report."""
     file = demo_site_file()
@@ -63,7 +85,7 @@ def measure() -> list[str]:
     pictures = MemoryPictures(file.pictures)
     fonts = shipped_fonts()
     still = {asset.hash for asset in site.assets if not asset.moves}
-    looks = {name: tuple(s.colour for s in look_of(load(file.pictures[name])).colours) for name in still}
+    looks = {name: look_of(load(file.pictures[name])) for name in still}
 
     def fresh() -> Reader:
         reader = Reader(fonts, pictures)
@@ -98,5 +120,6 @@ def measure() -> list[str]:
         "|---|---|---|",
         f"| every width, nothing cached but decoded pictures | {1000 * cold_time:.0f} ms | 2000 ms |",
         f"| every width, after an overlay change | {1000 * after:.0f} ms | 300 ms |",
-        *_ways(fresh, site, lambda asset: looks[asset.hash]),
+        *_ways(fresh, site, lambda asset: tuple(swatch.colour for swatch in looks[asset.hash].colours)),
+        *_banners(file, lambda asset: looks[asset.hash]),
     ]
