@@ -13,10 +13,10 @@ from PIL import Image
 from garnetfern.core.banners import IDEAS, Banner, BannerError, Banners, Without, apart, brief_of
 from garnetfern.core.banners import banners as making
 from garnetfern.core.banners.frame import ASIDE, moved_aside
-from garnetfern.core.banners.palette import INK, WHITE, bearing, palette_of, ratio
+from garnetfern.core.banners.palette import INK, WHITE, bearing, palette_of
 from garnetfern.core.banners.sketch import LeftOut, Sketch
 from garnetfern.core.banners.words import ALIKE, LEAST, bounded, in_colour, sized, widest
-from garnetfern.core.colour.contrast import Requirement
+from garnetfern.core.colour.contrast import Requirement, ratio
 from garnetfern.core.colour.mix import distance, lch
 from garnetfern.core.document import Band, Crop, Part, page_on
 from garnetfern.core.picture.decode import load
@@ -236,7 +236,7 @@ def test_words_in_other_bands_keep_their_ground():
     both = type(file)(file.site.model_copy(update={"pages": (whole,)}), file.pictures)
     banners = Banners(brief(both))
     assert banners._reaches
-    before = {block for block, _ in banners._others(banners.brief.whole)}
+    before = {block for block, _ in banners._before}
     for idea in ("split", "panel"):
         assert short_on(both, next(banners._of(idea)).page) <= before
 

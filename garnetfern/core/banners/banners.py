@@ -82,9 +82,12 @@ class Banners:
 
     def _spares(self, page: Page) -> bool:
         """Whether no words of the whole page fall short that did not before, where they could."""
-        if not self._reaches:
-            return True
-        return next(self._fallen(page, self._others(self.brief.whole)), None) is None
+        return not self._reaches or next(self._fallen(page, self._before), None) is None
+
+    @cached_property
+    def _before(self) -> frozenset[Fallen]:
+        """What falls short on the whole page as it is, of all words that are not touched."""
+        return self._others(self.brief.before)
 
     def _others(self, page: Page) -> frozenset[Fallen]:
         """What falls short there of all words but those that are touched."""

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from ..colour.contrast import is_light
-from ..document import Area, Asset, Backdrop, Band, Column, ImageLayer, Join, Page, Site
+from ..document import Area, Asset, Backdrop, Band, Column, ImageLayer, Join, Page, Site, without
 from ..picture.beside import of_parts
 from ..picture.look import Look
 from ..picture.subject import EVEN
@@ -142,11 +142,7 @@ def _one_column(band: Band, fonts: FontBook) -> Band:
     blocks = tuple(bounded(b, fonts, CONTENT * INNER, top=LARGEST) if b.lettered and not b.edged else b for b in found)
     first = band.columns[0]
     column = Column(id=first.id, name=first.name, gap=first.gap, stagger=first.stagger, blocks=blocks)
-    screens = {
-        name: own.model_copy(update={"content": None, "layout": None, "padding": None})
-        for name, own in band.screens.items()
-    }
-    kept = {name: own for name, own in screens.items() if any(value is not None for _, value in own)}
+    kept = without(band.screens, "content", "layout", "padding")
     content = band.content.model_copy(update={"align": "start"})
     return band.model_copy(
         update={

@@ -1,7 +1,7 @@
 """Parts that several ideas are made of: the picture as a layer, a column for it, a crop that moves its subject."""
 
 from ..document import Backdrop, Band, Block, Column, Crop, Ids, ImageException, ImageLayer, Padding
-from ..document.model import BandException, Content, Height
+from ..document.model import BandException, Content
 from ..resolve.layout import STACK_BELOW
 from .brief import WIDE, Brief
 from .words import torn_beside
@@ -72,16 +72,16 @@ def framed(
 ) -> Band:
     """A band of these columns that is as high as they are, on a plain ground. `share`: that of the viewport's width
     which words have in theirs; on screens where that would tear them columns are stacked."""
-    screens = _without_height(brief.band)
+    band = brief.band.without_height()
+    screens = dict(band.screens)
     words = [b for b in brief.band.blocks() if b.lettered and b.visible and not b.edged]
     for screen in brief.site.screens:
         room = screen.width * (share or 1.0)
         if share and screen.width >= STACK_BELOW and any(torn_beside(b, brief.fonts, room) for b in words):
             own = screens.get(screen.id, BandException())
             screens[screen.id] = own.model_copy(update={"layout": "stack"})
-    return brief.band.model_copy(
+    return band.model_copy(
         update={
-            "height": Height(),
             "padding": padding,
             "content": content,
             "columns": columns,
@@ -89,8 +89,3 @@ def framed(
             "screens": screens,
         }
     )
-
-
-def _without_height(band: Band) -> dict[str, BandException]:
-    own = {name: e.model_copy(update={"height": None}) for name, e in band.screens.items()}
-    return {name: e for name, e in own.items() if any(value is not None for _, value in e)}

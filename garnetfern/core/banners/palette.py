@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from ..colour.contrast import Requirement, luminance_of, required_ratio
+from ..colour.contrast import Requirement, luminance_of, ratio, required_ratio
 from ..colour.mix import distance, from_lch, lch
 
 WHITE, INK = "#ffffff", "#17211b"
@@ -18,12 +18,6 @@ SPARE = 0.1
 """What a ground bears beyond the ratio that is required of small words: browsers round to whole levels."""
 LOW, HIGH = 0.12, 0.97
 """OKLCH lightness between which a ground is sought."""
-
-
-def ratio(one: str, other: str) -> float:
-    """The contrast ratio of two opaque colours (WCAG 2.2)."""
-    lighter, darker = sorted((luminance_of(one), luminance_of(other)), reverse=True)
-    return (lighter + 0.05) / (darker + 0.05)
 
 
 def needed(requirement: Requirement) -> float:

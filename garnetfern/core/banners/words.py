@@ -5,7 +5,7 @@ from dataclasses import dataclass
 
 from ..colour.mix import distance
 from ..colour.notation import parse_colour
-from ..document import Band, Block, Column
+from ..document import Band, Block, Column, without
 from ..document.block import BlockException
 from ..remedy.fills import filled
 from ..resolve.blocks import natural_width
@@ -71,10 +71,8 @@ def _size(block: Block, width: float = DESKTOP.width) -> float:
 
 def sized(block: Block, size: str) -> Block:
     """A block of another size on every screen."""
-    own = {name: e.model_copy(update={"size": None}) for name, e in block.screens.items()}
-    kept = {name: e for name, e in own.items() if any(value is not None for _, value in e)}
     lettering = block.lettering.model_copy(update={"size": size})
-    return block.model_copy(update={"lettering": lettering, "screens": kept})
+    return block.model_copy(update={"lettering": lettering, "screens": without(block.screens, "size")})
 
 
 def widest(block: Block, fonts: FontBook) -> float:

@@ -29,6 +29,12 @@ def contrast(one: Pixels, other: Pixels) -> Pixels:
     return np.asarray((lighter + FLARE) / (darker + FLARE), dtype=np.float32)
 
 
+def ratio(one: str, other: str) -> float:
+    """The contrast ratio of two colours, their alpha left out."""
+    lighter, darker = sorted((luminance_of(one), luminance_of(other)), reverse=True)
+    return (lighter + float(FLARE)) / (darker + float(FLARE))
+
+
 def luminance_of(colour: str) -> float:
     """Relative luminance 0..1 of a colour, its alpha left out."""
     return float(luminance(np.array(parse_colour(colour).rgb, dtype=np.float32)))

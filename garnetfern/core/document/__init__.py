@@ -39,7 +39,7 @@ from .model import (
 )
 from .plate import Line, Padding, Plate, Shadow
 from .read import migrate, read_site, site_schema
-from .screens import Screen, ever_visible, screen_for
+from .screens import Screen, ever_visible, screen_for, without
 
 __all__ = [
     "BLOCK_KINDS",
@@ -115,4 +115,5 @@ __all__ = [
     "site_schema",
     "stilled",
     "with_backdrop",
+    "without",
 ]

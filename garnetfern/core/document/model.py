@@ -15,7 +15,7 @@ from .gradient import Gradient
 from .length import SizeText
 from .placing import Placed
 from .plate import Padding
-from .screens import Screen, at_screen
+from .screens import Screen, at_screen, without
 
 Layout = Literal["auto", "row", "stack"]
 
@@ -92,8 +92,7 @@ class Band(Model):
 
     def without_height(self) -> "Band":
         """As high as its content and its padding, on every screen."""
-        screens = {name: own.model_copy(update={"height": None}) for name, own in self.screens.items()}
-        return self.model_copy(update={"height": Height(), "screens": screens})
+        return self.model_copy(update={"height": Height(), "screens": without(self.screens, "height")})
 
 
 class Join(Model):

@@ -1,6 +1,6 @@
 """Screens: the named viewports of a site, and settings that differ on one of them."""
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterator, Mapping, Sequence
 from typing import Any, TypeVar
 
 from pydantic import Field, model_validator
@@ -29,6 +29,7 @@ class Screen(Model):
 
 
 Varying = TypeVar("Varying", bound=Model)
+Except = TypeVar("Except", bound=Model)
 
 
 def ever_visible(item: Any) -> bool:
@@ -47,6 +48,12 @@ def at_screen(item: Varying, screen: str | None) -> Varying:
     if "focal" in changed and "position" not in changed:
         changed["position"] = None
     return item.model_copy(update=changed)
+
+
+def without(screens: Mapping[str, Except], *fields: str) -> dict[str, Except]:
+    """Exceptions by screen without some of their fields; those that say nothing any more are gone."""
+    freed = {name: own.model_copy(update=dict.fromkeys(fields)) for name, own in screens.items()}
+    return {name: own for name, own in freed.items() if any(value is not None for _, value in own)}
 
 
 def screen_for(screens: Sequence[Screen], width: float) -> Screen:

@@ -7,7 +7,7 @@ from typing import Any, Literal
 import numpy as np
 
 from ...core.colour.spaces import lightness, luminance
-from ...core.document import Align, Area, Asset, Band, ImageLayer, Page, Screen, Site
+from ...core.document import Align, Area, Asset, Band, ImageLayer, Page, Screen, Site, without
 from ...core.document.model import BandException
 from ...core.errors import GarnetfernError
 from ...core.picture.beside import Behind, Costs, Standing, around_focal, of_parts
@@ -73,13 +73,7 @@ def _costs(site: Site, page: Page, area: str, layer: ImageLayer, looks: Looks, f
 
 def _standing(band: Band, place: Place) -> Band:
     content = band.content.model_copy(update={"align": place[0], "stand": place[1]})
-    return band.model_copy(update={"content": content, "screens": _free(band)})
-
-
-def _free(band: Band) -> dict[str, BandException]:
-    """The band's exceptions without places of the words."""
-    found = {s: e.model_copy(update={"content": None}) for s, e in band.screens.items()}
-    return {s: e for s, e in found.items() if any(v is not None for _, v in e)}
+    return band.model_copy(update={"content": content, "screens": without(band.screens, "content")})
 
 
 def _words(site: Site, page: Page, band: Band, screen: Screen, fonts: Any) -> list[Standing]:

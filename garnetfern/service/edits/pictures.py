@@ -2,7 +2,7 @@
 
 from typing import Any, Literal
 
-from ...core.document import Asset, Ids, ImageException, ImageLayer, LayerBase, Page, Site, with_backdrop
+from ...core.document import Asset, Ids, ImageException, ImageLayer, LayerBase, Page, Site, with_backdrop, without
 from ...core.errors import AlreadyThereError, NotFoundError
 from ..files.assets import renamed
 from ..kinds.layers import laid
@@ -178,11 +178,10 @@ def focused(site: Site, page: Page, area_id: str, layer_id: str, looks: Looks, f
     that do not need theirs any more lose it."""
     area, layer = _layer(page, area_id, layer_id)
     found = focal_for(site, page, area_id, layer_id, looks, fonts)
-    screens = {s: e.model_copy(update={"focal": None, "position": None}) for s, e in layer.screens.items()}
+    screens = without(layer.screens, "focal", "position")
     for screen, focal in found.others.items():
         screens[screen] = screens.get(screen, ImageException()).model_copy(update={"focal": focal})
-    kept = {s: e for s, e in screens.items() if any(v is not None for _, v in e)}
-    return with_layer(page, area, layer.model_copy(update={"focal": found.focal, "position": None, "screens": kept}))
+    return with_layer(page, area, layer.model_copy(update={"focal": found.focal, "position": None, "screens": screens}))
 
 
 def best_focal(site: Site, asked: BestFocal, looks: Looks, fonts: Any) -> Edited:

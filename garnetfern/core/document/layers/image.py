@@ -8,6 +8,7 @@ from ...limits import FILM_SECONDS
 from ..assets import Crop
 from ..base import Fraction, Identifier, Model
 from ..length import LengthText, SizeText
+from ..screens import without
 from ._base import AS_OTHERS, LayerBase
 
 SizeKind = Literal["cover", "contain", "natural", "stretch", "own"]
@@ -95,8 +96,7 @@ class ImageLayer(LayerBase):
 
     def as_member(self, name: str) -> "ImageLayer":
         """As strong as those it takes turns with; it moves with the page, and is there on every screen."""
-        screens = {s: e.model_copy(update={"visible": None}) for s, e in self.screens.items()}
-        kept = {s: e for s, e in screens.items() if any(v is not None for _, v in e)}
+        kept = without(self.screens, "visible")
         return self.model_copy(update={"id": name, "attachment": "scroll", "screens": kept, **AS_OTHERS})
 
     def assets(self) -> tuple[str, ...]:

@@ -2,12 +2,13 @@
 
 from collections.abc import Iterator
 
-from ...document import Block, Page, each_block
+from ...document import Page
 from ..distress import Distress
 from ..draft import Draft, also, gone
 from ..kinds.scrim import scrim
 from ..remedy import percent
 from ..search import APPROXIMATE, least
+from ._behind import plated, unplated
 from .shade import without_veils
 
 ORDER = 7
@@ -21,7 +22,7 @@ SEEN = 1.0
 """What fades within less than that is seen as the edge of a plate."""
 
 
-def _inside(distress: Distress, words: set[str], soft: float) -> bool:
+def _inside(distress: Distress, words: frozenset[str], soft: float) -> bool:
     """Whether it ends within the area on every screen: what lies around would be smeared."""
     for situation in distress.rest:
         record = distress.present.record(situation)
@@ -41,22 +42,15 @@ def _inside(distress: Distress, words: set[str], soft: float) -> bool:
 def found(distress: Distress) -> Iterator[Draft]:
     """The softest that serves all, at its least strength, behind the words of each band that falls short."""
     bare, veils = without_veils(distress, distress.start)
-    short = {case[0] for case in distress.order if distress.trial(bare).share(case) < 1}
-    bands = {b.id for b in distress.bands() if any(block.id in short for block in b.blocks())}
-    words = set(distress.of_bands(bands))
-    if any(distress.block(name).plate is not None for name in words):
+    words = unplated(distress, bare)
+    if not words:
         return
     for soft in SOFT:
         if not _inside(distress, words, soft):
             continue
 
         def make(alpha: float, soft: float = soft) -> Page:
-            plate = scrim(distress.tone, alpha, soft)
-
-            def shaded(block: Block) -> Block:
-                return block.model_copy(update={"plate": plate}) if block.id in words else block
-
-            return each_block(bare, shaded)
+            return plated(bare, words, scrim(distress.tone, alpha, soft))
 
         alpha = least(distress.at(bare), make, step=1 / 255, spare=APPROXIMATE)
         if alpha is None:

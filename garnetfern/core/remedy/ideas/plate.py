@@ -4,11 +4,12 @@ from collections import Counter
 from collections.abc import Iterator
 
 from ...colour.notation import parse_colour
-from ...document import Backdrop, Block, Padding, Page, Plate, Site, each_block
+from ...document import Backdrop, Padding, Page, Plate, Site
 from ..distress import Distress
 from ..draft import Draft, also, gone
 from ..remedy import percent
 from ..search import APPROXIMATE, least
+from ._behind import plated, unplated
 from .shade import without_veils
 
 ORDER = 6
@@ -31,21 +32,14 @@ def site_plate(site: Site) -> Plate:
 def found(distress: Distress) -> Iterator[Draft]:
     """The least strength that serves all, behind the words of each band that falls short."""
     bare, veils = without_veils(distress, distress.start)
-    short = {case[0] for case in distress.order if distress.trial(bare).share(case) < 1}
-    bands = {b.id for b in distress.bands() if any(block.id in short for block in b.blocks())}
-    words = set(distress.of_bands(bands))
-    if any(distress.block(name).plate is not None for name in words):
+    words = unplated(distress, bare)
+    if not words:
         return
     shape = site_plate(distress.site)
 
     def make(alpha: float) -> Page:
         colour = parse_colour(distress.tone).faded(alpha).hex
-        plate = shape.model_copy(update={"backdrop": Backdrop(base=colour)})
-
-        def plated(block: Block) -> Block:
-            return block.model_copy(update={"plate": plate}) if block.id in words else block
-
-        return each_block(bare, plated)
+        return plated(bare, words, shape.model_copy(update={"backdrop": Backdrop(base=colour)}))
 
     alpha = least(distress.at(bare), make, step=1 / 255, spare=APPROXIMATE)
     if alpha is None:
