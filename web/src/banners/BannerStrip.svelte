@@ -131,8 +131,17 @@
       --banner-wide: 470px;
     }
   }
+  /* in a window that stands upright they go on downwards */
+  @container bench (max-aspect-ratio: 9/10) {
+    .all {
+      grid-template: none / repeat(auto-fill, minmax(calc(var(--banner-wide) + 136px), 1fr));
+      grid-auto-rows: var(--banner-high);
+      grid-auto-flow: row;
+      overflow: hidden auto;
+    }
+  }
   .all .without {
-    grid-row: 1 / 3;
+    grid-row: span 2;
     width: 320px;
     overflow-y: auto;
     font-size: var(--text-small);
