@@ -240,7 +240,7 @@ def test_every_view_in_every_window(window: Page):
     window.add_style_tag(content=FLAT)
     window.evaluate(AXE.read_text())
     found: dict[str, list[str]] = {}
-    # axe reads all of them in both themes in the wide window, in the others another few each day
+    # axe reads all of them in both themes in the wide window, in the others another few for each state of the code
     wide = window.viewport_size["width"] == WINDOWS["wide"][0]
     by_axe = list(PLACES) if wide else sampled(list(PLACES), 5)
     for place, go in PLACES.items():

@@ -58,6 +58,12 @@
     gap: 6px;
     height: var(--banner-high);
   }
+  @container bench (max-width: 559px) {
+    .whole {
+      flex-direction: column;
+      height: auto;
+    }
+  }
   /* as wide for every banner, so that they stand in columns, and as high as that lets them be */
   .screens {
     display: flex;
@@ -93,6 +99,18 @@
     color: var(--color-primary-content);
     background: var(--color-primary);
     border-color: var(--color-primary);
+  }
+  @container bench (max-width: 559px) {
+    .beside {
+      flex-direction: row;
+      gap: 12px;
+      align-items: center;
+      width: auto;
+      padding-left: 0;
+    }
+    .take {
+      margin: 0 0 0 auto;
+    }
   }
   .beside .more {
     min-height: 24px;

@@ -134,15 +134,21 @@
   /* in a window that stands upright they go on downwards */
   @container bench (max-aspect-ratio: 9/10) {
     .all {
-      grid-template: none / repeat(auto-fill, minmax(calc(var(--banner-wide) + 136px), 1fr));
-      grid-auto-rows: var(--banner-high);
+      grid-template: none / repeat(auto-fill, minmax(min(100%, var(--banner-wide) + 136px), 1fr));
+      grid-auto-rows: auto;
       grid-auto-flow: row;
       overflow: hidden auto;
     }
   }
+  /* by one hand: the screens take the whole width, their words stand beneath */
+  @container bench (max-width: 559px) {
+    .all {
+      --banner-wide: calc(100cqw - 50px);
+    }
+  }
   .all .without {
     grid-row: span 2;
-    width: 320px;
+    width: min(320px, 100cqw - 50px);
     overflow-y: auto;
     font-size: var(--text-small);
     line-height: 1.35;
