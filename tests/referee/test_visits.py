@@ -3,6 +3,7 @@
 import io
 from collections import Counter
 from collections.abc import Iterator
+from itertools import product
 from pathlib import Path
 from typing import Any
 
@@ -16,6 +17,7 @@ from garnetfern.api.local import run_application
 from garnetfern.service.workspace.studio import Studio
 from tests.conftest import jpeg
 from tests.referee.browser import CHROMIUM, FLAGS
+from tests.sampled import sampled
 from tests.sites import HEADING, colour_layer, document, image_layer, with_assets
 
 BAND = "/pages/0/bands/0"
@@ -162,8 +164,10 @@ def test_a_page_that_is_open_since_yesterday(host: Host, studio: Studio, address
     assert (answers[0][0].startswith("pictures/fern-1-"), answers[0][1]) == (True, 200)
 
 
-@pytest.mark.parametrize("screen", ["desktop", "tablet", "phone"])
-@pytest.mark.parametrize("name", ["home", "fair"])
+VISITS = list(product(["home", "fair"], ["desktop", "tablet", "phone"]))
+
+
+@pytest.mark.parametrize(("name", "screen"), sampled(VISITS, 2))
 def test_what_a_visit_is_said_to_fetch(host: Host, studio: Studio, address: str, browser: Any, screen: str, name: str):
     release(studio)
     live = studio.publishing.live()
