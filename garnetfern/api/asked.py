@@ -100,6 +100,13 @@ class AskedBanners(Asked):
     number: int = Field(0, ge=0, le=1000)
 
 
+class AskedEyes(Asked):
+    """A page through other eyes; `dials`: as they are set, where not as usual."""
+
+    eye: str = Field(max_length=40)
+    dials: dict[str, float] = Field(default_factory=dict, max_length=8)
+
+
 class AskedMisfit(AskedWords):
     """Ways out for one kind of trouble with the fit of one block of words."""
 

@@ -20,6 +20,7 @@ from ..service.views.colours import (
     scheme_view,
     schemes_view,
 )
+from ..service.views.eyes import EyeView, SeenPage, eyes_view, seen_page
 from ..service.views.library import Library, library
 from ..service.workspace.studio import Studio
 from . import asked as a
@@ -61,6 +62,17 @@ def look_routes(studio: Studio) -> APIRouter:
         site = studio.asked(body.patch, body.revision)
         page = studio.page(site, body.page, body.day)
         return picture_colours(site, page, studio.area(page, body.area), studio.looks)
+
+    @api.get("/eyes", response_model=list[EyeView])
+    def eyes() -> Any:
+        return eyes_view()
+
+    @api.post("/seen", response_model=SeenPage)
+    def seen(body: a.AskedEyes, window: Window = "") -> Any:
+        """The page through other eyes: advice beside its readings."""
+        site = studio.asked(body.patch, body.revision)
+        page, reader = studio.page(site, body.page, body.day), studio.polite("eyes", window)
+        return JSONResponse(seen_page(reader, site, page, body.eye, body.dials))
 
     @api.get("/schemes", response_model=list[SchemeCard])
     def schemes() -> Any:

@@ -19,6 +19,7 @@ GarnetfernError
 ├─ KeepsJoinError       a change that would tear a join apart
 ├─ BesideError          words that cannot be put beside what matters in a picture
 ├─ BannerError          a band that whole banners cannot be made of
+├─ EyeError             other eyes that are not known, or cannot be set so
 ├─ TurnsError           layers that cannot take turns so
 ├─ LastPageError        a page that is to go and is the only one
 ├─ LastSiteError        a site that is to go and is the only one

@@ -89,6 +89,16 @@ def _banners(page: Page) -> None:
     expect(page.get_by_role("button", name="Stop")).to_have_count(0)
 
 
+def _eyes(page: Page) -> None:
+    page.keyboard.press("Escape")
+    page.get_by_role("button", name="Eyes", exact=True).click()
+    page.get_by_role("radio", name="A screen in the sun").check()
+    page.get_by_role("button", name="Own eyes again").wait_for(state="attached")
+    page.get_by_text(re.compile("^A screen in the sun: .* asked of the page")).wait_for(state="attached")
+    # what a press asked for may move what is there
+    page.evaluate("window.shifted = 0")
+
+
 def _tab(view: str, tab: str) -> Callable[[Page], None]:
     def look(page: Page) -> None:
         opened(page, view)
@@ -180,6 +190,7 @@ PLACES: dict[str, Callable[[Page], None]] = {
     "the colour panel": _panel,
     "ways out": _ways,
     "whole banners": _banners,
+    "other eyes": _eyes,
     "pages": _pages,
     "sites": _sites,
     "calendar": _calendar,

@@ -9,6 +9,7 @@ export const SHORTCUTS: readonly { keys: string; what: string }[] = [
   { keys: 'F', what: 'framing: the whole picture and its windows' },
   { keys: 'R', what: 'ways out for words that fall short' },
   { keys: 'W', what: 'whole banners of the chosen band' },
+  { keys: 'E', what: 'other eyes: the screens as other people see them' },
   { keys: 'Space', what: 'let what moves run, or stop it' },
   { keys: '[ ]', what: 'walk along the build-up' },
   { keys: '1 2 3', what: 'bring a screen forward' },
@@ -41,7 +42,7 @@ function presses(target: EventTarget | null): boolean {
 
 /** The keys that work everywhere, for the window and for the pages inside it. */
 export function keyHandlers(bench: Bench) {
-  const { banners, doc, edits, movement, place, selection, sight, eyedropper, ways } = bench;
+  const { banners, doc, edits, eyes, movement, place, selection, sight, eyedropper, ways } = bench;
   const plain: Record<string, () => void> = {
     b: () => void sight.hold(),
     v: () => place.toggle('in-place'),
@@ -59,6 +60,11 @@ export function keyHandlers(bench: Bench) {
       ways.close();
       if (banners.band) banners.toggle();
     },
+    e: () => {
+      void eyes.know();
+      place.go('bench');
+      place.toggle('eyes');
+    },
     '?': () => place.toggle('keys'),
     ' ': () => movement.toggle(),
   };
@@ -70,6 +76,7 @@ export function keyHandlers(bench: Bench) {
     else if (place.view !== 'bench') place.go('bench');
     else if (ways.open) ways.close();
     else if (banners.open) banners.close();
+    else if (eyes.kind) eyes.choose('');
     else if (sight.situation) sight.meet(null);
     else if (sight.forward) sight.bring(null);
   }

@@ -49,6 +49,11 @@ _LEVEL_LINEAR = _LINEAR[::_PER_LEVEL]
 _LEVEL_LUMINANCE = (_LEVEL_LINEAR[:, None] * LUMINANCE[None, :]).astype(np.float32)
 
 
+def level_linear(srgb: Bytes) -> Pixels:
+    """Whole levels to linear light 0..1, by a table. Height x width x 3."""
+    return np.asarray(cv2.LUT(srgb, _LEVEL_LINEAR), dtype=np.float32)
+
+
 def level_luminance(srgb: Bytes) -> Pixels:
     """Relative luminance 0..1 of whole levels, by a table for each component. Height x width."""
     parts = cv2.LUT(srgb, _LEVEL_LUMINANCE[None])

@@ -13,6 +13,7 @@ import type {
   DailyCopy,
   Edit,
   EverywhereLine,
+  Eye,
   Film,
   FitLine,
   FitWayLine,
@@ -39,6 +40,7 @@ import type {
   SchemeCard,
   SchemeTried,
   ScreenAreas,
+  SeenPage,
   SharesFound,
   SiteName,
   SitesFound,
@@ -145,6 +147,10 @@ export const buildUp = (asked: AskedArea & { block?: string | null }, signal: Ab
   postAgain<BuildUp>('/api/build-up', `${asked.page} ${asked.area}`, asked, signal);
 export const overlay = (asked: AskedLayer, signal: AbortSignal) =>
   post<Overlay>('/api/overlay', asked, signal);
+export const eyes = () => get<Eye[]>('/api/eyes');
+/** The page through other eyes. */
+export const seen = (asked: Asked & { eye: string; dials: Record<string, number> }, signal: AbortSignal) =>
+  post<SeenPage>('/api/seen', asked, signal);
 export const film = (asked: AskedLayer, signal: AbortSignal) => post<Film>('/api/film', asked, signal);
 export const timeLine = (asked: AskedLayer, signal: AbortSignal) =>
   post<TimeLine>('/api/time-line', asked, signal);

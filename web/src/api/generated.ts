@@ -106,6 +106,43 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/eyes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Eyes */
+        get: operations["eyes_api_eyes_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Seen
+         * @description The page through other eyes: advice beside its readings.
+         */
+        post: operations["seen_api_seen_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schemes": {
         parameters: {
             query?: never;
@@ -1859,6 +1896,28 @@ export interface components {
             edit: components["schemas"]["AddBand"] | components["schemas"]["RemoveBand"] | components["schemas"]["MoveBand"] | components["schemas"]["DuplicateBand"] | components["schemas"]["SetColumns"] | components["schemas"]["AddBlock"] | components["schemas"]["RemoveBlock"] | components["schemas"]["MoveBlock"] | components["schemas"]["DuplicateBlock"] | components["schemas"]["BesideSubject"] | components["schemas"]["JoinBands"] | components["schemas"]["PartBands"] | components["schemas"]["CopyLayer"] | components["schemas"]["SaveLook"] | components["schemas"]["LayLook"] | components["schemas"]["AddPlate"] | components["schemas"]["AddScreen"] | components["schemas"]["RemoveScreen"] | components["schemas"]["SameEverywhere"] | components["schemas"]["AddPage"] | components["schemas"]["CopyPage"] | components["schemas"]["RemovePage"] | components["schemas"]["MovePage"] | components["schemas"]["NamePage"] | components["schemas"]["AddressPage"] | components["schemas"]["SharePart"] | components["schemas"]["PartAlone"] | components["schemas"]["StepOut"] | components["schemas"]["StepIn"] | components["schemas"]["KindPage"] | components["schemas"]["NewPlaced"] | components["schemas"]["PlaceBand"] | components["schemas"]["RemovePlaced"] | components["schemas"]["MovePlaced"] | components["schemas"]["PutPlaced"] | components["schemas"]["AddRule"] | components["schemas"]["ChangeRule"] | components["schemas"]["RemoveRule"] | components["schemas"]["SetZone"] | components["schemas"]["LayPicture"] | components["schemas"]["ShelvePicture"] | components["schemas"]["ReplacePicture"] | components["schemas"]["RemovePicture"] | components["schemas"]["FollowAdvice"] | components["schemas"]["BestFocal"] | components["schemas"]["LayIn"] | components["schemas"]["TakeTurns"] | components["schemas"]["EndTurns"] | components["schemas"]["NameFont"] | components["schemas"]["StandIn"] | components["schemas"]["RemoveFont"];
         };
         /**
+         * AskedEyes
+         * @description A page through other eyes; `dials`: as they are set, where not as usual.
+         */
+        AskedEyes: {
+            /** Revision */
+            revision: number;
+            /** Patch */
+            patch?: {
+                [key: string]: unknown;
+            }[];
+            /** Page */
+            page: string;
+            /** Day */
+            day?: string | null;
+            /** Eye */
+            eye: string;
+            /** Dials */
+            dials?: {
+                [key: string]: number;
+            };
+        };
+        /**
          * AskedLayer
          * @description The same for one layer of an area.
          */
@@ -3112,6 +3171,29 @@ export interface components {
             after: string;
         };
         /**
+         * DialView
+         * @description A figure that can be set: from `least` to `most` in steps; `usual` at first. It is shown times `per`, with the
+         *     unit behind it.
+         */
+        DialView: {
+            /** Name */
+            name: string;
+            /** Title */
+            title: string;
+            /** Least */
+            least: number;
+            /** Most */
+            most: number;
+            /** Step */
+            step: number;
+            /** Usual */
+            usual: number;
+            /** Unit */
+            unit: string;
+            /** Per */
+            per: number;
+        };
+        /**
          * DoneFor
          * @description What was done for which words, or for which area, and how much of the picture it keeps, 0..100.
          */
@@ -3337,6 +3419,20 @@ export interface components {
             pages: string[];
             /** Without */
             without: string[];
+        };
+        /**
+         * EyeView
+         * @description An eye, or a light, that the page can be looked at through.
+         */
+        EyeView: {
+            /** Kind */
+            kind: string;
+            /** Title */
+            title: string;
+            /** Sentence */
+            sentence: string;
+            /** Dials */
+            dials: components["schemas"]["DialView"][];
         };
         /**
          * FilmFile
@@ -4460,6 +4556,16 @@ export interface components {
              * @default #ffffff
              */
             colour: string;
+        };
+        /**
+         * LinkView
+         * @description A link that only its hue tells from words beside it.
+         */
+        LinkView: {
+            /** Block */
+            block: string;
+            /** Sentence */
+            sentence: string;
         };
         /**
          * Live
@@ -6078,6 +6184,49 @@ export interface components {
             down: components["schemas"]["SeamView"];
         };
         /**
+         * SeenPage
+         * @description A page through other eyes.
+         */
+        SeenPage: {
+            /** Kind */
+            kind: string;
+            /** Dials */
+            dials: {
+                [key: string]: number;
+            };
+            /** Sentence */
+            sentence: string;
+            /** Veils */
+            veils: components["schemas"]["VeilView"][];
+            /** Words */
+            words: components["schemas"]["SeenWords"][];
+            /** Links */
+            links: components["schemas"]["LinkView"][];
+        };
+        /**
+         * SeenWords
+         * @description A block's letters as they are seen. `faint`: they come to less than is required of the page itself; through other
+         *     eyes nothing is.
+         */
+        SeenWords: {
+            /** Block */
+            block: string;
+            /** Screen */
+            screen: string;
+            /** Situation */
+            situation: string;
+            /** Pointed */
+            pointed: boolean;
+            /** Ratio */
+            ratio: number | null;
+            /** Shown */
+            shown: string | null;
+            /** Required */
+            required: number;
+            /** Faint */
+            faint: boolean;
+        };
+        /**
          * SequenceLayer
          * @description Pictures or gradients in turn: each stays, then changes into the next, and the last into the first.
          *
@@ -6907,6 +7056,19 @@ export interface components {
             ctx?: Record<string, never>;
         };
         /**
+         * VeilView
+         * @description What lies before a screen: `blur`, a standard deviation in CSS px, then `matrix` in linear light, three rows of
+         *     five (red, green, blue, opacity, what is added), as feColorMatrix takes them (Filter Effects 1).
+         */
+        VeilView: {
+            /** Screen */
+            screen: string;
+            /** Blur */
+            blur: number;
+            /** Matrix */
+            matrix: number[];
+        };
+        /**
          * VideoException
          * @description What of a film is otherwise on one screen; None: as everywhere.
          */
@@ -7505,6 +7667,106 @@ export interface operations {
                 };
                 content: {
                     "application/json": string[];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    eyes_api_eyes_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EyeView"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    seen_api_seen_post: {
+        parameters: {
+            query?: never;
+            header?: {
+                "garnetfern-window"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedEyes"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeenPage"];
                 };
             };
             /** @description Not Found */

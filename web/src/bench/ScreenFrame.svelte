@@ -8,11 +8,12 @@
   import { hold, holdFilms } from './moving';
   import { letterAt, mark, outline } from './marks';
   import { useBench } from '../state/context';
+  import VeilFilter from '../eyes/VeilFilter.svelte';
 
   type Props = { screen: Screen; scale: number; height: number };
   let { screen, scale, height }: Props = $props();
   const bench = useBench();
-  const { eyedropper, findings, movement, place, selection, sight } = bench;
+  const { eyedropper, eyes, findings, movement, place, selection, sight } = bench;
 
   let frame = $state<HTMLIFrameElement>();
   let page = $state.raw<Document | null>(null);
@@ -40,6 +41,8 @@
   const there = (reading: Reading) =>
     !films.some((film) => movement.begun(film.id) || film.id in reading.phases) &&
     members.every(({ layer, now }) => now === memberAt(layer, reading.phases[layer.id] ?? 0));
+  /** What lies before it; the screen as it was before a change is seen through the same eyes. */
+  const veil = $derived(eyes.veil(screen.id));
   const grab = $derived(dragOf(heldOf(bench)) !== undefined);
 
   function listen(inner: Document): void {
@@ -148,6 +151,7 @@
 </script>
 
 <div class="frame" style:height="{height}px">
+  {#if veil}<VeilFilter id="veil-{screen.id}" {veil} />{/if}
   <iframe
     sandbox="allow-same-origin allow-scripts"
     bind:this={frame}
@@ -157,6 +161,7 @@
     style:width="{screen.width}px"
     style:height="{screen.height}px"
     style:transform="scale({scale})"
+    style:filter={veil ? `url("#veil-${screen.id}")` : undefined}
   ></iframe>
   {#if tip}
     {@const { letter, reading } = tip.found}

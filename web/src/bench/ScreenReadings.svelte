@@ -1,11 +1,12 @@
 <script lang="ts">
   import { wordsOf } from '../state/words';
   import type { Block, Reading, Screen } from '../api/types';
+  import Eye from '@lucide/svelte/icons/eye';
   import Verdict from '../parts/Verdict.svelte';
   import { useBench } from '../state/context';
 
   let { screen, most }: { screen: Screen; most: number } = $props();
-  const { findings, selection, sight } = useBench();
+  const { eyes, findings, selection, sight } = useBench();
 
   type Row = { block: Block; rest: Reading; others: { kind: 'missing' | 'over'; reading: Reading }[] };
   let open = $state(false);
@@ -72,6 +73,7 @@
 >
   {#each first as row (row.block.id)}
     {@const { rest, others } = row}
+    {@const seen = eyes.words(screen.id, row.block.id)}
     <li>
       <button type="button" class="row" title="{rest.name}: {rest.sentence}" onclick={() => choose(row)}>
         <Verdict says={rest.verdict} />
@@ -87,7 +89,17 @@
         {#if Object.keys(rest.phases).length > 0}
           <span class="without words">{rest.name.slice(screen.name.length + 2)}</span>
         {/if}
-        {#each others as { kind, reading } (kind)}
+        {#if seen}
+          <span
+            class="without seen"
+            title="Advice, not required: through these eyes it is {seen.shown}, asked of the page are {seen.required}"
+          >
+            <Eye size={14} aria-hidden="true" /><b class:faint={seen.faint}>{seen.shown}</b><span
+              class="words">seen</span
+            >
+          </span>
+        {/if}
+        {#each seen ? [] : others as { kind, reading } (kind)}
           {#if reading.shown}
             <span
               class="without"
@@ -140,6 +152,10 @@
     margin-left: auto;
     padding-left: 4px;
     color: color-mix(in oklab, var(--color-base-content) 72%, var(--color-base-200));
+  }
+  .faint {
+    text-decoration: underline dotted 1.5px;
+    text-underline-offset: 3px;
   }
   .without svg {
     width: 13px;

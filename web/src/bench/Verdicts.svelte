@@ -2,19 +2,25 @@
   /** Whether the words of the page can be read, in one sentence, and what can be done where they cannot. */
   import { useBench } from '../state/context';
 
-  const { findings, place, sight, ways } = useBench();
+  const { eyes, findings, place, sight, ways } = useBench();
 
   const verdict = $derived(findings.verdict);
   const fit = $derived(findings.fitNow);
 </script>
 
-<div class="verdicts" class:whole={sight.situation}>
+<div class="verdicts" class:whole={sight.situation || eyes.kind}>
   {#if sight.situation}
     <span class="min-w-[60px] truncate" title={sight.situation.name}
       >Shown: <b>{sight.situation.name}</b></span
     >
     <button type="button" class="quiet act whitespace-nowrap" onclick={() => sight.meet(null)}
       >At rest again</button
+    >
+  {/if}
+  {#if eyes.kind}
+    <span class="seen" title={eyes.found?.sentence}>{eyes.found?.sentence ?? eyes.eye?.title ?? ''}</span>
+    <button type="button" class="quiet act whitespace-nowrap" onclick={() => eyes.choose('')}
+      >Own eyes again</button
     >
   {/if}
   <p
@@ -64,6 +70,13 @@
     min-width: min(300px, 100%);
     margin-left: auto;
     padding-left: 12px;
+  }
+  .seen {
+    flex: 0 1 auto;
+    min-width: 120px;
+    overflow: hidden;
+    white-space: nowrap;
+    text-overflow: ellipsis;
   }
   /* the name of a situation needs the room */
   .whole {

@@ -2,6 +2,7 @@
   /** The views by the order of the work, the way back, and what belongs to the whole application. */
   import Redo from '@lucide/svelte/icons/redo-2';
   import Undo from '@lucide/svelte/icons/undo-2';
+  import EyesPanel from '../eyes/EyesPanel.svelte';
   import Menu from '../parts/Menu.svelte';
   import ScreensMenu from '../parts/ScreensMenu.svelte';
   import Shortcuts from '../parts/Shortcuts.svelte';
@@ -85,6 +86,7 @@
       onpointercancel={() => sight.release()}
       onpointerleave={() => sight.release()}>Before</button
     >
+    <span class="seldom"><EyesPanel /></span>
     <span class="seldom"><ScreensMenu /></span>
     <span class="seldom"><ThemeButton /></span>
     <span class="seldom"><Shortcuts /></span>
@@ -174,7 +176,7 @@
       gap: 14px;
     }
     .view {
-      padding: 0 8px;
+      padding: 0 6px;
     }
     .kept {
       position: absolute;

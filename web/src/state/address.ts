@@ -13,6 +13,8 @@ export type Address = {
   /** The screen that is brought forward. */
   screen?: string;
   situation?: string;
+  /** The eyes that the screens are seen through. */
+  eyes?: string;
   /** The day whose page is looked at. */
   day?: string;
   /** The tab of the view or of the settings. */
@@ -32,6 +34,7 @@ export const NAMES = [
   'scope',
   'screen',
   'situation',
+  'eyes',
   'day',
   'tab',
   'item',

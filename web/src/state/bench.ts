@@ -6,6 +6,7 @@ import { Beginning } from './beginning.svelte';
 import { Bringing } from './bringing.svelte';
 import { Doc } from './doc.svelte';
 import { Edits } from './edits.svelte';
+import { Eyes } from './eyes.svelte';
 import { Eyedropper } from './eyedropper.svelte';
 import { Findings } from './findings.svelte';
 import { Movement } from './movement.svelte';
@@ -32,6 +33,7 @@ export type Bench = {
   ways: Ways;
   banners: Banners;
   eyedropper: Eyedropper;
+  eyes: Eyes;
   work: Work;
   bringing: Bringing;
   beginning: Beginning;
@@ -51,6 +53,7 @@ export function makeBench(): Bench {
   const uploads = new Uploads(edits, selection, notices);
   const ways = new Ways(doc, edits, selection, findings, notices);
   const banners = new Banners(doc, edits, selection, notices);
+  const eyes = new Eyes(doc, selection, sight, notices);
   const eyedropper = new Eyedropper(selection, notices);
   const work = new Work(notices);
   const bringing = new Bringing();
@@ -70,6 +73,7 @@ export function makeBench(): Bench {
     ways,
     banners,
     eyedropper,
+    eyes,
     work,
     bringing,
     beginning,

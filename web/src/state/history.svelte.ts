@@ -3,7 +3,7 @@ import { isStep, read, write, type Address } from './address';
 import type { Bench } from './bench';
 
 /** Where the bench is, as an address. */
-function addressOf({ banners, place, selection, sight, ways }: Bench): Address {
+function addressOf({ banners, eyes, place, selection, sight, ways }: Bench): Address {
   const { page, area, card, block, scope } = selection.chosen;
   return {
     view: place.view,
@@ -15,6 +15,7 @@ function addressOf({ banners, place, selection, sight, ways }: Bench): Address {
     scope: scope ?? undefined,
     screen: sight.forward ?? undefined,
     situation: sight.situation?.id ?? (sight.pointed ? 'pointed' : undefined),
+    eyes: eyes.said || undefined,
     day: selection.day ?? undefined,
     tab: place.tab || undefined,
     item: place.item || undefined,
@@ -24,7 +25,7 @@ function addressOf({ banners, place, selection, sight, ways }: Bench): Address {
 
 /** Go where an address says. What is not there any more is left out. */
 async function goTo(bench: Bench, address: Address): Promise<void> {
-  const { banners, doc, place, selection, sight, ways, findings } = bench;
+  const { banners, doc, eyes, place, selection, sight, ways, findings } = bench;
   selection.restore({ ...address, scope: address.scope ?? null });
   selection.look(/^\d{4}-\d{2}-\d{2}$/.test(address.day ?? '') ? (address.day ?? null) : null);
   place.view = address.view;
@@ -36,6 +37,7 @@ async function goTo(bench: Bench, address: Address): Promise<void> {
   if (address.panel === 'banners') banners.begin();
   else banners.close();
   sight.bring(doc.screens.some((s) => s.id === address.screen) ? (address.screen ?? null) : null);
+  void eyes.restore(address.eyes ?? '');
   const { situation } = address;
   if (situation === 'pointed') return sight.point(true);
   if ((situation ?? null) === (sight.situation?.id ?? null) && !sight.pointed) return;

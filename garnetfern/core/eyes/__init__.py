@@ -1,0 +1,29 @@
+"""A page as other eyes see it, and in other light. Advice beside the readings, which stay what the standard asks for.
+
+An eye comes to a `Veil`: a blur and then one matrix, both in linear light. So the core computes it and a browser shows
+it by the same few numbers.
+"""
+
+from .eyes import EyeError, dials_of, eye_of, mean_light, veil_of
+from .kinds import KINDS
+from .links import LinkByHue, links_by_hue
+from .readings import EyeReading, eye_reading
+from .veil import PX_PER_DEGREE, Dial, Veil, at, seen
+
+__all__ = [
+    "KINDS",
+    "PX_PER_DEGREE",
+    "Dial",
+    "EyeError",
+    "EyeReading",
+    "LinkByHue",
+    "Veil",
+    "at",
+    "dials_of",
+    "eye_of",
+    "eye_reading",
+    "links_by_hue",
+    "mean_light",
+    "seen",
+    "veil_of",
+]
