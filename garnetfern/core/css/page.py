@@ -75,14 +75,25 @@ def _picture_files(emission: Emission, area_id: str, picture: ImageLayer, said: 
     return text
 
 
-def _rows(page: Page) -> str:
-    """Columns side by side where there is room, on bands of which nothing else is said."""
-    rows: Rules = {
+def _tracks(page: Page) -> Rules:
+    return {
         f".{named(band.id)} > .gf-content": [("grid-template-columns", shares(band))]
         for band in page.bands
         if band.layout == "auto" and len(band.columns) > 1
     }
-    return f"@media (min-width: {STACK_BELOW}px) {{\n{rules_text(rows, '  ')}}}\n" if rows else ""
+
+
+def _rows(site: Site, page: Page) -> str:
+    """Columns side by side where there is room, on bands of which nothing else is said."""
+    rows = _tracks(page)
+    text = f"@media (min-width: {STACK_BELOW}px) {{\n{rules_text(rows, '  ')}}}\n" if rows else ""
+    for screen in site.screens:
+        # in another order, columns of other widths stand there
+        other = {name: said for name, said in _tracks(page_on(page, screen.id)).items() if rows.get(name) != said}
+        if other and screen.most >= STACK_BELOW:
+            media = f"(min-width: {max(screen.least, STACK_BELOW)}px) and (max-width: {screen.most + 0.98:g}px)"
+            text += f"@media {media} {{\n{rules_text(other, '  ')}}}\n"
+    return text
 
 
 def _exceptions(site: Site, page: Page, base: Rules, fonts: FontBook) -> str:
@@ -194,7 +205,7 @@ def emit_page(site: Site, page: Page, fonts: FontBook, urls: Urls, groups: Seque
     fonts = fonts.of(site)
     emission = Emission(site, page, fonts, urls)
     base = page_rules(site, page, fonts)
-    css = RESET + rules_text(COMMON) + rules_text(base) + _rows(page)
+    css = RESET + rules_text(COMMON) + rules_text(base) + _rows(site, page)
     css += _layer_files(emission) + _exceptions(site, page, base, fonts) + _moving(page)
     control = control_of(site, page, emission.windows) if _plays(page, emission) else None
     css += _over(site, page) + (stop_css(control, pickable(page)) if control else "") + arrival_css(page)

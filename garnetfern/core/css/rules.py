@@ -17,7 +17,7 @@ Rules = dict[str, Declarations]
 
 def shares(band: Band) -> str:
     """The tracks of a band's columns side by side."""
-    return " ".join(f"minmax(0, {number(c.share)}fr)" for c in band.columns)
+    return " ".join(f"minmax(0, {number(c.share)}fr)" for c in band.in_order())
 
 
 def height_of(band: Band, page: Page) -> str:
@@ -68,6 +68,8 @@ def _column_rule(column: Column, band: Band) -> Declarations:
         found.append(("padding", f"{column.padding.block} {column.padding.inline}"))
     if band.content.level != "start":
         found.append(("justify-content", band.content.level))
+    if band.order:
+        found.append(("order", str(band.in_order().index(column))))
     return found
 
 

@@ -1,9 +1,9 @@
 """The document: a site with pages, bands, columns and joins, and the backdrops behind them."""
 
 from collections.abc import Callable, Iterator
-from typing import Any, Literal, TypeVar, cast
+from typing import Annotated, Any, Literal, TypeVar, cast
 
-from pydantic import Field
+from pydantic import AfterValidator, Field
 
 from ..colour.contrast import Requirement
 from .assets import Asset, Budget, Fit, Slot
@@ -56,6 +56,16 @@ class Content(Model):
     gap: SizeText = Field("32px", description="between columns")
 
 
+def _no_place_twice(order: tuple[int, ...]) -> tuple[int, ...]:
+    if len(set(order)) != len(order):
+        raise ValueError("A column stands in one place; its number can be there only once.")
+    return order
+
+
+Order = Annotated[tuple[Annotated[int, Field(ge=0, le=3)], ...], Field(max_length=4), AfterValidator(_no_place_twice)]
+"""Columns by their numbers, counted from 0 as they are read; those that are not there follow as they are read."""
+
+
 class BandException(Model):
     """What of a band is otherwise on one screen; None: as everywhere."""
 
@@ -63,13 +73,15 @@ class BandException(Model):
     padding: Padding | None = None
     content: Content | None = None
     layout: Literal["row", "stack"] | None = None
+    order: Order | None = None
     visible: bool | None = None
 
 
 class Band(Model):
     """One horizontal strip of a page. `space` is outer space above and below, where its backdrop does not show.
 
-    `layout`: columns in a row, stacked, or auto: stacked on viewports narrower than 600 px.
+    `layout`: columns in a row, stacked, or auto: stacked on viewports narrower than 600 px. `order`: how they
+    stand there where that is otherwise than they are read.
     """
 
     id: Identifier
@@ -80,6 +92,7 @@ class Band(Model):
     space: SizeText = "0px"
     content: Content = Content()
     layout: Layout = "auto"
+    order: Order = ()
     visible: bool = True
     backdrop: Backdrop = Backdrop()
     columns: tuple[Column, ...] = Field((), max_length=4)
@@ -89,6 +102,11 @@ class Band(Model):
         """Its blocks in reading order."""
         for column in self.columns:
             yield from column.blocks
+
+    def in_order(self) -> tuple[Column, ...]:
+        """Its columns as they stand: from left to right, or from the top."""
+        first = [n for n in self.order if n < len(self.columns)]
+        return tuple(self.columns[n] for n in (*first, *(n for n in range(len(self.columns)) if n not in first)))
 
     def without_height(self) -> "Band":
         """As high as its content and its padding, on every screen."""

@@ -111,10 +111,11 @@ class _Setter:
         band = self.band
         gap = layout_unit(Scale(self.viewport, base=width).px(band.content.gap))
         stacked = is_stacked(band, self.viewport)
-        tracks = _tracks([column.share for column in band.columns], width - gap * (len(band.columns) - 1))
+        standing = band.in_order()
+        tracks = _tracks([column.share for column in standing], width - gap * (len(standing) - 1))
         found: list[tuple[ColumnRecord, list[BlockRecord]]] = []
         x, y, height = left, 0.0, 0.0
-        for n, column in enumerate(band.columns):
+        for n, column in enumerate(standing):
             room = width if stacked else tracks[n]
             if stacked and n:
                 y = height + gap
@@ -125,7 +126,9 @@ class _Setter:
                 x += room + gap
         if not stacked:
             found = [self._levelled(record, blocks, height) for record, blocks in found]
-        return [r for r, _ in found], [b for _, blocks in found for b in blocks], height
+        # columns are painted as they stand, words are told as they are read
+        read = {record.id: blocks for record, blocks in found}
+        return [r for r, _ in found], [b for column in band.columns for b in read[column.id]], height
 
     def _levelled(
         self, column: ColumnRecord, blocks: list[BlockRecord], height: float

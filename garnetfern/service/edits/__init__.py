@@ -1,7 +1,7 @@
 """Changes that take more than setting a value: each is a model of what is asked, and a function from site to site.
 
 Edit
-├─ bands     add-band, remove-band, move-band, duplicate-band, set-columns
+├─ bands     add-band, remove-band, move-band, duplicate-band, set-columns, move-column
 ├─ blocks    add-block, remove-block, move-block, duplicate-block
 ├─ beside    beside-subject
 ├─ joins     join, part

@@ -26,6 +26,7 @@ Edit = Annotated[
     | b.MoveBand
     | b.DuplicateBand
     | b.SetColumns
+    | b.MoveColumn
     | k.AddBlock
     | k.RemoveBlock
     | k.MoveBlock
@@ -81,6 +82,7 @@ PLAIN: dict[type, Callable[[Site, Any], Edited]] = {
     b.MoveBand: b.move_band,
     b.DuplicateBand: b.duplicate_band,
     b.SetColumns: b.set_columns,
+    b.MoveColumn: b.move_column,
     k.AddBlock: k.add_block,
     k.RemoveBlock: k.remove_block,
     k.MoveBlock: k.move_block,

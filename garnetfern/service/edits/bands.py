@@ -1,12 +1,15 @@
 """Bands and columns: added, removed, moved, duplicated."""
 
+from collections.abc import Callable
 from typing import Literal
 
 from pydantic import Field
 
 from ...core.document import Backdrop, Band, Column, Height, Ids, Padding, Page, Site
 from ...core.document.ids import renamed_band
-from ...core.errors import GarnetfernError
+from ...core.document.model import BandException
+from ...core.document.screens import at_screen
+from ...core.errors import GarnetfernError, NotFoundError
 from ..kinds.blocks import new_block
 from ..kinds.fresh import Fresh, by_light
 from .common import (
@@ -66,6 +69,18 @@ class SetColumns(Asked):
     page: str
     band: str
     count: int = Field(ge=1, le=4)
+
+
+class MoveColumn(Asked):
+    """Let a column stand one place earlier or later. On one screen (`screen`) it only stands there; everywhere it is
+    read there too."""
+
+    kind: Literal["move-column"] = "move-column"
+    page: str
+    band: str
+    column: str
+    by: Literal[-1, 1]
+    screen: str | None = None
 
 
 SAMPLE = ("heading", "text")
@@ -165,6 +180,50 @@ def set_columns(site: Site, asked: SetColumns) -> Edited:
         rest = [b for c in columns[asked.count :] for b in c.blocks]
         columns = columns[: asked.count]
         columns[-1] = columns[-1].model_copy(update={"blocks": (*columns[-1].blocks, *rest)})
-    changed = band.model_copy(update={"columns": tuple(columns)})
+    changed = _in_orders(band, lambda order: tuple(n for n in order if n < asked.count)).model_copy(
+        update={"columns": tuple(columns)}
+    )
     words = "one column" if asked.count == 1 else f"{asked.count} columns"
     return Edited(with_page(site, with_band(page, changed)), f"{band.name}: {words}", band.id)
+
+
+def _in_orders(band: Band, change: Callable[[tuple[int, ...]], tuple[int, ...]]) -> Band:
+    """A band whose orders of columns, everywhere and on single screens, are put through `change`."""
+    screens = {
+        name: own if own.order is None else own.model_copy(update={"order": change(own.order)})
+        for name, own in band.screens.items()
+    }
+    return band.model_copy(update={"order": change(band.order), "screens": screens})
+
+
+def move_column(site: Site, asked: MoveColumn) -> Edited:
+    """On a screen its place is an exception, which is gone where it comes to what holds everywhere."""
+    page = page_of(site, asked.page)
+    _, band = band_of(page, asked.band)
+    if asked.screen is not None and asked.screen not in {s.id for s in site.screens}:
+        raise NotFoundError(f"There is no screen {asked.screen!r} in this site.")
+    there = at_screen(band, asked.screen)
+    ids = [column.id for column in band.columns]
+    standing = [ids.index(column.id) for column in there.in_order()]
+    if asked.column not in ids:
+        raise NotFoundError(f"There is no column {asked.column!r} in {band.name}.")
+    at = standing.index(ids.index(asked.column))
+    to = min(max(at + asked.by, 0), len(standing) - 1)
+    standing[at], standing[to] = standing[to], standing[at]
+    name = band.columns[ids.index(asked.column)].name
+    if asked.screen is None:
+        new = {old: n for n, old in enumerate(standing)}
+        columns = tuple(band.columns[n] for n in standing)
+        moved = _in_orders(band, lambda order: tuple(new[n] for n in order if n in new))
+        changed = moved.model_copy(update={"columns": columns, "order": ()})
+        where = ""
+    else:
+        own = band.screens.get(asked.screen, BandException())
+        everywhere = [ids.index(column.id) for column in band.in_order()]
+        order = None if standing == everywhere else tuple(standing)
+        screens = {**band.screens, asked.screen: own.model_copy(update={"order": order})}
+        kept = {name: one for name, one in screens.items() if any(value is not None for _, value in one)}
+        changed = band.model_copy(update={"screens": kept})
+        where = f" on the {next(s.name for s in site.screens if s.id == asked.screen).lower()}"
+    way = "earlier" if asked.by < 0 else "later"
+    return Edited(with_page(site, with_band(page, changed)), f"{name} {way}{where}", band.id)

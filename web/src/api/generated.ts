@@ -1893,7 +1893,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Edit */
-            edit: components["schemas"]["AddBand"] | components["schemas"]["RemoveBand"] | components["schemas"]["MoveBand"] | components["schemas"]["DuplicateBand"] | components["schemas"]["SetColumns"] | components["schemas"]["AddBlock"] | components["schemas"]["RemoveBlock"] | components["schemas"]["MoveBlock"] | components["schemas"]["DuplicateBlock"] | components["schemas"]["BesideSubject"] | components["schemas"]["JoinBands"] | components["schemas"]["PartBands"] | components["schemas"]["CopyLayer"] | components["schemas"]["SaveLook"] | components["schemas"]["LayLook"] | components["schemas"]["AddPlate"] | components["schemas"]["AddScreen"] | components["schemas"]["RemoveScreen"] | components["schemas"]["SameEverywhere"] | components["schemas"]["AddPage"] | components["schemas"]["CopyPage"] | components["schemas"]["RemovePage"] | components["schemas"]["MovePage"] | components["schemas"]["NamePage"] | components["schemas"]["AddressPage"] | components["schemas"]["SharePart"] | components["schemas"]["PartAlone"] | components["schemas"]["StepOut"] | components["schemas"]["StepIn"] | components["schemas"]["KindPage"] | components["schemas"]["NewPlaced"] | components["schemas"]["PlaceBand"] | components["schemas"]["RemovePlaced"] | components["schemas"]["MovePlaced"] | components["schemas"]["PutPlaced"] | components["schemas"]["AddRule"] | components["schemas"]["ChangeRule"] | components["schemas"]["RemoveRule"] | components["schemas"]["SetZone"] | components["schemas"]["LayPicture"] | components["schemas"]["ShelvePicture"] | components["schemas"]["ReplacePicture"] | components["schemas"]["RemovePicture"] | components["schemas"]["FollowAdvice"] | components["schemas"]["BestFocal"] | components["schemas"]["LayIn"] | components["schemas"]["TakeTurns"] | components["schemas"]["EndTurns"] | components["schemas"]["NameFont"] | components["schemas"]["StandIn"] | components["schemas"]["RemoveFont"];
+            edit: components["schemas"]["AddBand"] | components["schemas"]["RemoveBand"] | components["schemas"]["MoveBand"] | components["schemas"]["DuplicateBand"] | components["schemas"]["SetColumns"] | components["schemas"]["MoveColumn"] | components["schemas"]["AddBlock"] | components["schemas"]["RemoveBlock"] | components["schemas"]["MoveBlock"] | components["schemas"]["DuplicateBlock"] | components["schemas"]["BesideSubject"] | components["schemas"]["JoinBands"] | components["schemas"]["PartBands"] | components["schemas"]["CopyLayer"] | components["schemas"]["SaveLook"] | components["schemas"]["LayLook"] | components["schemas"]["AddPlate"] | components["schemas"]["AddScreen"] | components["schemas"]["RemoveScreen"] | components["schemas"]["SameEverywhere"] | components["schemas"]["AddPage"] | components["schemas"]["CopyPage"] | components["schemas"]["RemovePage"] | components["schemas"]["MovePage"] | components["schemas"]["NamePage"] | components["schemas"]["AddressPage"] | components["schemas"]["SharePart"] | components["schemas"]["PartAlone"] | components["schemas"]["StepOut"] | components["schemas"]["StepIn"] | components["schemas"]["KindPage"] | components["schemas"]["NewPlaced"] | components["schemas"]["PlaceBand"] | components["schemas"]["RemovePlaced"] | components["schemas"]["MovePlaced"] | components["schemas"]["PutPlaced"] | components["schemas"]["AddRule"] | components["schemas"]["ChangeRule"] | components["schemas"]["RemoveRule"] | components["schemas"]["SetZone"] | components["schemas"]["LayPicture"] | components["schemas"]["ShelvePicture"] | components["schemas"]["ReplacePicture"] | components["schemas"]["RemovePicture"] | components["schemas"]["FollowAdvice"] | components["schemas"]["BestFocal"] | components["schemas"]["LayIn"] | components["schemas"]["TakeTurns"] | components["schemas"]["EndTurns"] | components["schemas"]["NameFont"] | components["schemas"]["StandIn"] | components["schemas"]["RemoveFont"];
         };
         /**
          * AskedEyes
@@ -2231,7 +2231,8 @@ export interface components {
          * Band
          * @description One horizontal strip of a page. `space` is outer space above and below, where its backdrop does not show.
          *
-         *     `layout`: columns in a row, stacked, or auto: stacked on viewports narrower than 600 px.
+         *     `layout`: columns in a row, stacked, or auto: stacked on viewports narrower than 600 px. `order`: how they stand there
+         *     where that is otherwise than they are read.
          */
         Band: {
             /** Id */
@@ -2279,6 +2280,11 @@ export interface components {
              */
             layout: "auto" | "row" | "stack";
             /**
+             * Order
+             * @default []
+             */
+            order: number[];
+            /**
              * Visible
              * @default true
              */
@@ -2312,6 +2318,8 @@ export interface components {
             content?: components["schemas"]["Content"] | null;
             /** Layout */
             layout?: ("row" | "stack") | null;
+            /** Order */
+            order?: number[] | null;
             /** Visible */
             visible?: boolean | null;
         };
@@ -4747,6 +4755,31 @@ export interface components {
              * @enum {integer}
              */
             by: -1 | 1;
+        };
+        /**
+         * MoveColumn
+         * @description Let a column stand one place earlier or later. On one screen (`screen`) it only stands there; everywhere it is read
+         *     there too.
+         */
+        MoveColumn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "move-column";
+            /** Page */
+            page: string;
+            /** Band */
+            band: string;
+            /** Column */
+            column: string;
+            /**
+             * By
+             * @enum {integer}
+             */
+            by: -1 | 1;
+            /** Screen */
+            screen?: string | null;
         };
         /**
          * MovePage

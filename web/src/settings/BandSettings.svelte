@@ -1,12 +1,13 @@
 <script lang="ts">
   /** A band's height, spaces and columns, for all screens or for one. While a space is changed, the screens show it. */
-  import type { Band } from '../api/types';
+  import type { Band, Column } from '../api/types';
   import { on } from '../state/screens';
   import Choice from '../parts/Choice.svelte';
   import Differs from '../parts/Differs.svelte';
   import Field from '../parts/Field.svelte';
   import LengthField from '../parts/LengthField.svelte';
   import { editorOf, type Values } from '../state/editor';
+  import { firstWords } from '../state/tree';
   import { useBench } from '../state/context';
 
   let { band }: { band: Band } = $props();
@@ -34,7 +35,20 @@
     return text.trim() === '' || text.trim() === 'none' ? null : value;
   };
   const said = $derived(height.proportion ? String(Math.round(height.proportion * 1000) / 1000) : 'none');
+  const named = (column: Column | undefined) => firstWords(column?.blocks ?? []) || column?.name || 'Column';
+  /** Its columns as they stand on the chosen screen. */
+  const standing = $derived.by(() => {
+    const all = band.columns ?? [];
+    const first = (own.order ?? []).filter((n) => n < all.length);
+    return [...first, ...all.map((_, n) => n).filter((n) => !first.includes(n))].flatMap((n) => all[n] ?? []);
+  });
   const hidden = $derived(own.visible === false);
+
+  /** One place earlier, on the chosen screen or everywhere. */
+  function move(column: string): void {
+    const [page, screen] = [selection.page?.id ?? '', selection.scope];
+    void edits.edit({ kind: 'move-column', page, band: band.id, column, by: -1, screen });
+  }
 </script>
 
 <div
@@ -131,5 +145,23 @@
       choose={(layout) => void keep({ layout }, `Columns ${layout}`)}
     />
   {/if}
-  <Differs item={band} fields={['height', 'padding', 'layout', 'visible']} />
+  {#if standing.length > 1}
+    <div class="flex items-center gap-2" role="group" aria-label="Order of the columns">
+      <span class="muted text-small" aria-hidden="true">In order</span>
+      {#each standing as column, n (column.id)}
+        {@const words = named(column)}
+        {#if n > 0}
+          <button
+            type="button"
+            class="quiet swap"
+            title="{words} before {named(standing[n - 1])}{selection.scope ? ', on this screen alone' : ''}"
+            aria-label="{words} before {named(standing[n - 1])}"
+            onclick={() => move(column.id)}>⇄</button
+          >
+        {/if}
+        <span class="max-w-[110px] truncate">{words}</span>
+      {/each}
+    </div>
+  {/if}
+  <Differs item={band} fields={['height', 'padding', 'layout', 'order', 'visible']} />
 </div>
