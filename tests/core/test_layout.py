@@ -8,6 +8,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from garnetfern.core.document import read_site
+from garnetfern.core.errors import DocumentError
 from garnetfern.core.resolve.lengths import Viewport
 from garnetfern.core.resolve.moment import Moment
 from garnetfern.core.resolve.page import resolve_page
@@ -64,6 +65,33 @@ def test_columns_share_the_width_and_stack_on_narrow_viewports():
     narrow = resolved(plain, Viewport(400, 800)).bands[0]
     assert narrow.columns[0].box.x == narrow.columns[1].box.x
     assert narrow.columns[1].box.y == pytest.approx(narrow.columns[0].box.bottom + 20)
+
+
+@pytest.mark.parametrize(
+    ("order", "stand"),
+    [([], "abc"), ([2], "cab"), ([1, 0], "bac"), ([2, 1, 0], "cba"), ([3, 1], "bac")],
+)
+@pytest.mark.parametrize("width", [1000, 400])
+def test_columns_stand_in_their_order_and_are_read_in_another(order, stand, width):
+    plain = banner(content={"gap": "20px"}, screens={key: {"order": order} for key in ("phone", "tablet", "desktop")})
+    plain["pages"][0]["bands"][0]["columns"] = [
+        {"id": name, "share": n + 1, "blocks": [block(f"w{name}")]} for n, name in enumerate("abc")
+    ]
+    band = resolved(plain, Viewport(width, 800)).bands[0]
+    there = sorted(band.columns, key=lambda c: (c.box.y, c.box.x))
+    assert "".join(c.id for c in there) == stand
+    assert [b.id for b in band.blocks] == ["wa", "wb", "wc"]
+    # each has the width that is its own, wherever it stands
+    if width == 1000:
+        shares = {c.id: c.box.width for c in band.columns}
+        assert [shares[name] / shares["a"] for name in "abc"] == pytest.approx([1, 2, 3], abs=0.01)
+
+
+@pytest.mark.parametrize("order", [[0, 0], [4], [0, 1, 2, 3, 1]])
+def test_an_order_that_there_is_not_is_refused(order):
+    with pytest.raises(DocumentError) as told:
+        read_site(banner(screens={"phone": {"order": order}}))
+    assert ".screens.phone.order" in told.value.problems[0].path
 
 
 def test_bands_stand_one_under_the_other(demo):

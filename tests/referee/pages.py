@@ -84,6 +84,10 @@ class _Maker:
             band["backdrop"] = self.backdrop(rng.random() < 0.8)
         if rng.random() < 0.4:
             band["screens"] = {"phone": {"layout": "stack", "padding": {"block": "9px", "inline": "12px"}}}
+        # every other band stands in another order on one screen, the last column first
+        if len(band["columns"]) > 1 and self.count % 2:
+            screen = ("desktop", "tablet", "phone")[self.count % 3]
+            band.setdefault("screens", {}).setdefault(screen, {})["order"] = [len(band["columns"]) - 1]
         return band
 
 

@@ -2,7 +2,7 @@
 
 import pytest
 
-from garnetfern.core.document import read_site
+from garnetfern.core.document import page_on, read_site
 from garnetfern.core.errors import GarnetfernError
 from garnetfern.service.views.uses import uses_of
 
@@ -35,6 +35,31 @@ def test_fewer_columns_lose_no_words(edit, demo):
     before = {b.wording for b in home(demo.site).area("week-band").blocks()}
     site, _ = edit({"kind": "set-columns", "page": "home", "band": "week-band", "count": 1})
     assert {b.wording for b in home(site).area("week-band").blocks()} == before
+
+
+def stands(site, screen=None):
+    band = page_on(home(site), screen).area("week-band")
+    return [column.id for column in band.in_order()]
+
+
+def test_a_column_stands_elsewhere_on_one_screen_and_goes_back(edit, demo):
+    move = {"kind": "move-column", "page": "home", "band": "week-band"}
+    first, second = stands(demo.site)
+    site, _ = edit({**move, "column": second, "by": -1, "screen": "phone"})
+    assert stands(site) == stands(site, "desktop") == [first, second]
+    assert stands(site, "phone") == [second, first]
+    assert [b.id for b in home(site).blocks()] == [b.id for b in home(demo.site).blocks()]
+    # everywhere it is read there too; what holds on the phone stays what it was
+    turned, _ = edit({**move, "column": second, "by": -1}, site=site)
+    assert [c.id for c in home(turned).area("week-band").columns] == [second, first]
+    assert stands(turned) == stands(turned, "phone") == [second, first]
+    fewer, _ = edit({"kind": "set-columns", "page": "home", "band": "week-band", "count": 1}, site=site)
+    assert stands(fewer, "phone") == [first]
+    back, _ = edit({**move, "column": second, "by": 1, "screen": "phone"}, site=site)
+    assert home(back) == home(demo.site)
+    for wrong in ({"column": "none"}, {"column": first, "screen": "wall"}):
+        with pytest.raises(GarnetfernError, match="There is no"):
+            edit({**move, "by": 1, **wrong})
 
 
 @pytest.mark.parametrize("kind", ["heading", "text", "logo", "menu", "picture", "space"])

@@ -142,7 +142,7 @@ def _one_column(band: Band, fonts: FontBook) -> Band:
     blocks = tuple(bounded(b, fonts, CONTENT * INNER, top=LARGEST) if b.lettered and not b.edged else b for b in found)
     first = band.columns[0]
     column = Column(id=first.id, name=first.name, gap=first.gap, stagger=first.stagger, blocks=blocks)
-    kept = without(band.screens, "content", "layout", "padding")
+    kept = without(band.screens, "content", "layout", "order", "padding")
     content = band.content.model_copy(update={"align": "start"})
     return band.model_copy(
         update={
@@ -151,6 +151,7 @@ def _one_column(band: Band, fonts: FontBook) -> Band:
             "screens": kept,
             "content": content,
             "layout": "auto",
+            "order": (),
         }
     )
 

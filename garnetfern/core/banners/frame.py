@@ -67,11 +67,18 @@ def picture_column(brief: Brief, layers: tuple[ImageLayer, ...], height: str = P
     return Column(id=ids.free("picture-column"), name="Picture", backdrop=Backdrop(layers=layers), blocks=(space,))
 
 
+def _picture_on_top(columns: tuple[Column, ...]) -> tuple[int, ...] | None:
+    """The order in which a column without words stands first; None where it does so already."""
+    bare = [n for n, column in enumerate(columns) if not any(b.lettered for b in column.blocks)]
+    return (bare[0],) if bare and bare[0] > 0 else None
+
+
 def framed(
     brief: Brief, columns: tuple[Column, ...], padding: Padding, content: Content, base: str, share: float | None = None
 ) -> Band:
     """A band of these columns that is as high as they are, on a plain ground. `share`: that of the viewport's width
-    which words have in theirs; on screens where that would tear them columns are stacked."""
+    which words have in theirs; on screens where that would tear them columns are stacked. Where they are, the picture
+    stands above the words."""
     band = brief.band.without_height()
     screens = dict(band.screens)
     words = [b for b in brief.band.blocks() if b.lettered and b.visible and not b.edged]
@@ -80,6 +87,11 @@ def framed(
         if share and screen.width >= STACK_BELOW and any(torn_beside(b, brief.fonts, room) for b in words):
             own = screens.get(screen.id, BandException())
             screens[screen.id] = own.model_copy(update={"layout": "stack"})
+    order = _picture_on_top(columns)
+    for screen in brief.site.screens if order else ():
+        own = screens.get(screen.id, BandException())
+        if screen.width < STACK_BELOW or own.layout == "stack":
+            screens[screen.id] = own.model_copy(update={"order": order})
     return band.model_copy(
         update={
             "padding": padding,

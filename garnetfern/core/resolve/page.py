@@ -72,7 +72,7 @@ def bare_areas(page: Page, record: PageRecord, viewport: Viewport) -> list[tuple
             continue
         laid = bands[band.id]
         found.append((AreaRecord(band.id, "band", laid.box, (), tuple(b.id for b in laid.blocks)), band.backdrop))
-        for column, place in zip(band.columns, laid.columns, strict=True):
+        for column, place in zip(band.in_order(), laid.columns, strict=True):
             found.append((AreaRecord(column.id, "column", place.box, (), place.blocks), column.backdrop))
             found += _plates(column, laid, viewport)
     return found

@@ -2231,8 +2231,8 @@ export interface components {
          * Band
          * @description One horizontal strip of a page. `space` is outer space above and below, where its backdrop does not show.
          *
-         *     `layout`: columns in a row, stacked, or auto: stacked on viewports narrower than 600 px. `order`: how they stand there
-         *     where that is otherwise than they are read.
+         *     `layout`: columns in a row, stacked, or auto: stacked on viewports narrower than 600 px. `order`: how they
+         *     stand there where that is otherwise than they are read.
          */
         Band: {
             /** Id */
@@ -4758,8 +4758,8 @@ export interface components {
         };
         /**
          * MoveColumn
-         * @description Let a column stand one place earlier or later. On one screen (`screen`) it only stands there; everywhere it is read
-         *     there too.
+         * @description Let a column stand one place earlier or later. On one screen (`screen`) it only stands there; everywhere it is
+         *     read there too.
          */
         MoveColumn: {
             /**

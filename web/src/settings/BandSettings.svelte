@@ -159,7 +159,7 @@
             onclick={() => move(column.id)}>⇄</button
           >
         {/if}
-        <span class="max-w-[110px] truncate">{words}</span>
+        <span class="max-w-[150px] truncate">{words}</span>
       {/each}
     </div>
   {/if}
