@@ -44,6 +44,12 @@ def test_a_page_is_seen_through_other_eyes_and_through_ones_own_again(bench: Pag
     expect(phone).to_have_text(re.compile("short"))
     assert phone.inner_text() == before
     assert "eyes" not in bench.url
+    # what they change is seen on the bench: from anywhere else it leads there
+    bench.keyboard.press("f")
+    bench.get_by_role("button", name="Eyes", exact=True).click()
+    expect(bench.get_by_role("radio", name="Your own eyes")).to_be_checked()
+    expect(bench.get_by_role("heading", name="Build-up")).to_be_attached()
+    bench.keyboard.press("Escape")
     bench.keyboard.press("e")
     expect(bench.get_by_role("radio", name="Your own eyes")).to_be_checked()
 

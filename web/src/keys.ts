@@ -61,7 +61,6 @@ export function keyHandlers(bench: Bench) {
       if (banners.band) banners.toggle();
     },
     e: () => {
-      void eyes.know();
       place.go('bench');
       place.toggle('eyes');
     },

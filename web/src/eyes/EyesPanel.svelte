@@ -3,13 +3,25 @@
   import Panel from '../parts/Panel.svelte';
   import { useBench } from '../state/context';
 
-  const { eyes } = useBench();
+  const { eyes, place } = useBench();
+
+  $effect(() => {
+    // it may be an address that opens it
+    if (place.panel === 'eyes') void eyes.know();
+  });
+
+  /** What they change is seen on the bench. */
+  function opened(): void {
+    if (place.view === 'bench') return;
+    place.go('bench');
+    place.open('eyes');
+  }
 
   const said = (value: number, per: number, unit: string) =>
     `${(value * per).toLocaleString('en-GB', { maximumFractionDigits: 2 })}${unit ? ` ${unit}` : ''}`;
 </script>
 
-<Panel name="eyes" label="Other eyes" width={400} opened={() => void eyes.know()}>
+<Panel name="eyes" label="Other eyes" width={400} {opened}>
   {#snippet opener(props)}
     <button
       {...props}

@@ -18,7 +18,7 @@ TITLE = "Less sharp eyes"
 SENTENCE = "As with no glasses on, or with low vision. Half as sharp (0.5) is frequent in old age."
 DIALS = (
     Dial("acuity", "Sharpness", 0.05, 1.0, 0.05, 0.5),
-    Dial("distance", "Distance", 0.5, 4.0, 0.25, 1.0, "arm’s lengths"),
+    Dial("distance", "Distance", 0.5, 4.0, 0.25, 1.0, "× arm’s length"),
 )
 LINES_PER_DEGREE = 30.0
 LEFT = 0.05
