@@ -1,4 +1,4 @@
-"""Other eyes and other light: what a veil makes of colours, what words come to behind one, links told by hue."""
+"""Other eyes and other light: what a veil makes of colours, what words come to behind one."""
 
 import math
 
@@ -14,7 +14,6 @@ from garnetfern.core.eyes import (
     EyeError,
     dials_of,
     eye_reading,
-    links_by_hue,
     mean_light,
     seen,
     veil_of,
@@ -22,7 +21,6 @@ from garnetfern.core.eyes import (
 from garnetfern.core.eyes.readings import left_of_letters
 from garnetfern.core.eyes.veil import seen_light
 from garnetfern.core.reading import situations
-from garnetfern.demo.words import words
 from tests.core.test_readings import split_picture
 from tests.sites import HEADING, colour_layer, document, image_layer, one_banner, reader_of, with_picture
 
@@ -211,35 +209,3 @@ def test_what_a_blur_leaves_of_letters():
     assert left == sorted(left, reverse=True)
     assert left[-1] < 0.1
     assert (left_of_letters(np.zeros((9, 9), dtype=np.float32), 3, 16) == 1).all()
-
-
-def text(colour: str, size: str = "17px", **more):
-    return {**words("line", "text", "The reading room is open.", "Hanken Grotesk", size, colour), **more}
-
-
-def link(colour: str, size: str = "17px", **more):
-    block = words("way", "button", "See the ferns", "Hanken Grotesk", size, colour)
-    return {**block, "link": "ferns.html", **more}
-
-
-@pytest.mark.parametrize(
-    ("blocks", "told"),
-    [
-        # nearly the same light, another hue
-        ((text("#b00000"), link("#006a00")), False),
-        # not even another hue
-        ((text("#20302a"), link("#20302a")), False),
-        # told by light, by size, by a plate
-        ((text("#000000"), link("#8080ff")), True),
-        ((text("#b00000"), link("#006a00", "24px")), True),
-        ((text("#b00000"), link("#006a00", plate={"backdrop": {"base": "#ffffff"}})), True),
-        # nothing beside it that it could be taken for
-        ((link("#006a00"),), True),
-    ],
-)
-def test_a_link_that_only_its_hue_tells_from_words_beside_it(blocks, told):
-    file = one_banner(base="#ffffff", blocks=blocks)
-    page = file.site.pages[0]
-    record = reader_of(file).resolve(file.site, page, situations(file.site, page)[0])
-    found = [(one.block, one.beside) for one in links_by_hue(page, record)]
-    assert found == ([] if told else [("way", "line")])

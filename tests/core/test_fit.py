@@ -63,6 +63,8 @@ BUTTON = text("go", "Come to the fair", kind="button", link="#", plate=PRESSED)
 CAST = {"down": "-50px", "blur": "0px", "spread": "30px", "colour": "#000000"}
 UNDER = text("over", "Fronds", plate={**PLATE, "shadow": CAST})
 
+RED, GREEN = {"lettering": {"colour": "#b00000"}}, {"lettering": {"colour": "#006a00"}}
+
 CASES = {
     "off_screen": (
         site_of(menu("Everything about the plants on loan from the old collection")),
@@ -106,6 +108,10 @@ CASES = {
         site_of(text(wording="Āgypsy", size="60px", lettering={"line": 0.6})),
         site_of(text(wording="Āgypsy", size="60px", lettering={"line": 1.2})),
     ),
+    "by_hue": (
+        site_of(text("line", "The ferns are in", **RED), text("way", link="#", **GREEN)),
+        site_of(text("line", "The ferns are in", **RED), text("way", link="#", **GREEN, size="24px")),
+    ),
     "focus": (
         site_of(BUTTON, UNDER, column=TIGHT),
         site_of(BUTTON, UNDER, column={**TIGHT, "gap": "120px"}),
@@ -122,6 +128,27 @@ def test_trouble_is_found_where_it_is_and_nowhere_else(kind):
     assert all(b.width > 0 and b.height > 0 for m in found.values() for b in m.boxes)
     rest = {(k, s) for k, s in misfits(good, kind) if s.endswith(":rest")}
     assert not rest, "the one that has not"
+
+
+@pytest.mark.parametrize(
+    ("line", "way", "told"),
+    [
+        (RED, GREEN, False),
+        # not even another hue
+        ({}, {}, False),
+        # told by size, by weight, by a plate; nothing that it could be taken for
+        (RED, {**GREEN, "size": "24px"}, True),
+        (RED, {"lettering": {"colour": "#006a00", "weight": 700}}, True),
+        (RED, {**GREEN, "plate": PLATE}, True),
+        # told by its light
+        ({"lettering": {"colour": "#000000"}}, {"lettering": {"colour": "#8080ff"}}, True),
+        ({"kind": "heading", "level": 2}, {}, True),
+        ({"link": "#"}, {}, True),
+    ],
+)
+def test_a_link_is_told_from_running_words_beside_it_by_more_than_a_hue(line, way, told):
+    file = site_of(text("line", "The ferns are in", **line), text("way", "See them", link="#", **way))
+    assert bool(misfits(file, "by_hue")) != told
 
 
 def test_every_kind_is_tried_here():
@@ -183,7 +210,7 @@ def test_two_lines_of_which_one_stands_out_are_seen_on_every_ground():
 
 WITH_WAYS = (
     *("over_edge", "on_each_other", "torn", "narrow", "small"),
-    *("close_lines", "long_lines", "target", "covered", "focus"),
+    *("close_lines", "long_lines", "target", "covered", "by_hue", "focus"),
 )
 
 

@@ -6,7 +6,6 @@ it by the same few numbers.
 
 from .eyes import EyeError, dials_of, eye_of, mean_light, veil_of
 from .kinds import KINDS
-from .links import LinkByHue, links_by_hue
 from .readings import EyeReading, eye_reading
 from .veil import PX_PER_DEGREE, Dial, Veil, at, seen
 
@@ -16,13 +15,11 @@ __all__ = [
     "Dial",
     "EyeError",
     "EyeReading",
-    "LinkByHue",
     "Veil",
     "at",
     "dials_of",
     "eye_of",
     "eye_reading",
-    "links_by_hue",
     "mean_light",
     "seen",
     "veil_of",

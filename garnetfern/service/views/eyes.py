@@ -1,4 +1,4 @@
-"""A page through other eyes: what lies before each screen, what the words come to then, and links told by hue alone."""
+"""A page through other eyes: what lies before each screen, and what the words come to then."""
 
 from collections.abc import Iterator, Mapping
 from functools import partial
@@ -12,7 +12,7 @@ from ...core.colour.spaces import Bytes
 from ...core.document import Page, Site
 from ...core.draw.sample import Region
 from ...core.draw.words import draw_page
-from ...core.eyes import KINDS, Veil, dials_of, eye_of, eye_reading, links_by_hue, veil_of
+from ...core.eyes import KINDS, Veil, dials_of, eye_of, eye_reading, veil_of
 from ...core.reading import Reader, Situation, situations
 from ...core.resolve.met import Met
 from ...core.resolve.records import PageRecord
@@ -68,13 +68,6 @@ class SeenWords(TypedDict):
     faint: bool
 
 
-class LinkView(TypedDict):
-    """A link that only its hue tells from words beside it."""
-
-    block: str
-    sentence: str
-
-
 class SeenPage(TypedDict):
     """A page through other eyes."""
 
@@ -83,7 +76,6 @@ class SeenPage(TypedDict):
     sentence: str
     veils: list[VeilView]
     words: list[SeenWords]
-    links: list[LinkView]
 
 
 def eyes_view() -> list[EyeView]:
@@ -151,20 +143,6 @@ def _said(words: list[SeenWords]) -> str:
     return f"{what} to less than is asked of the page."
 
 
-def links_view(page: Page, reader: Reader, site: Site) -> list[LinkView]:
-    """Links told by their hue alone, on any screen."""
-    met, found = reader.met(site, page), dict[str, LinkView]()
-    said = {block.id: block.said for block in page.blocks()}
-    for situation in situations(site, page):
-        if not situation.at_rest:
-            continue
-        for link in links_by_hue(page, met.at(situation.moment)):
-            how = "Nothing tells" if link.ratio < 1.005 else f"Only its hue, {floored(link.ratio)} of 3, tells"
-            sentence = f"{how} the link “{said[link.block][:60]}” from “{said[link.beside][:60]}” (WCAG 1.4.1)."
-            found.setdefault(link.block, {"block": link.block, "sentence": sentence})
-    return list(found.values())
-
-
 def seen_page(reader: Reader, site: Site, page: Page, kind: str, given: Mapping[str, float]) -> SeenPage:
     """A page through other eyes, on every screen, at rest and pointed at. Raises EyeError."""
     dials = dials_of(kind, given)
@@ -197,5 +175,4 @@ def seen_page(reader: Reader, site: Site, page: Page, kind: str, given: Mapping[
         "sentence": f"{eye_of(kind).TITLE}: {_said(words)}",
         "veils": [_veil_view(screen, veil) for screen, veil in veils.items()],
         "words": words,
-        "links": links_view(page, reader, site),
     }

@@ -4566,16 +4566,6 @@ export interface components {
             colour: string;
         };
         /**
-         * LinkView
-         * @description A link that only its hue tells from words beside it.
-         */
-        LinkView: {
-            /** Block */
-            block: string;
-            /** Sentence */
-            sentence: string;
-        };
-        /**
          * Live
          * @description A page as the screens show it.
          */
@@ -6233,8 +6223,6 @@ export interface components {
             veils: components["schemas"]["VeilView"][];
             /** Words */
             words: components["schemas"]["SeenWords"][];
-            /** Links */
-            links: components["schemas"]["LinkView"][];
         };
         /**
          * SeenWords

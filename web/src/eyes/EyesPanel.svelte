@@ -67,9 +67,6 @@
       {/if}
     {/each}
   </div>
-  {#each eyes.found?.links ?? [] as link (link.block)}
-    <p class="pt-2 text-small text-warning">{link.sentence}</p>
-  {/each}
 </Panel>
 
 <style>
