@@ -1,43 +1,49 @@
-"""Run all benchmarks and write docs/speed.md."""
+"""Run all benchmarks and write docs/speed.md; those that are named (`python -m benchmarks edits`) are printed alone."""
 
+import sys
 from datetime import UTC, datetime
 from pathlib import Path
 
 from . import checks, edits, moving, pictures, remedies, wire, world
 
 TARGET = Path(__file__).resolve().parent.parent / "docs" / "speed.md"
+PARTS = {
+    "edits": edits.measure,
+    "wire": wire.measure,
+    "checks": checks.measure,
+    "moving": moving.measure,
+    "remedies": remedies.measure,
+    "pictures": pictures.measure,
+    "world": world.measure,
+}
+HEAD = {
+    "edits": [
+        "Edits of the sample home page, in headless Chromium:",
+        "",
+        "| | median | 95th percentile | wanted |",
+        "|---|---|---|---|",
+    ]
+}
 
 
-def main() -> None:
-    """Measure, print, write."""
+def main(names: list[str]) -> None:
+    """Measure, print each part when it is there, write where all were measured."""
+    unknown = [name for name in names if name not in PARTS]
+    if unknown:
+        sys.exit(f"There is no benchmark called {unknown[0]!r}. There are: {', '.join(PARTS)}.")
     lines = [
         "# Speed",
         "",
         f"Written by `make bench` on {datetime.now(UTC):%Y-%m-%d}; all in one run on one machine, software raster.",
         "",
-        "Edits of the sample home page, in headless Chromium:",
-        "",
-        "| | median | 95th percentile | wanted |",
-        "|---|---|---|---|",
-        *edits.measure(),
-        "",
-        *wire.measure(),
-        "",
-        *checks.measure(),
-        "",
-        *moving.measure(),
-        "",
-        *remedies.measure(),
-        "",
-        *pictures.measure(),
-        "",
-        *world.measure(),
-        "",
     ]
-    text = "\n".join(lines)
-    print(text)
-    TARGET.write_text(text)
+    for name in names or PARTS:
+        found = [*HEAD.get(name, []), *PARTS[name](), ""]
+        print("\n".join(found), flush=True)
+        lines += found
+    if not names:
+        TARGET.write_text("\n".join(lines))
 
 
 if __name__ == "__main__":
-    main()
+    main(sys.argv[1:])
