@@ -4,19 +4,12 @@ import json
 
 import pytest
 
-from garnetfern.api.app import create_app
-from tests.api.own import OwnClient
-from tests.core.test_readings import split_picture
-from tests.sites import HEADING, document, image_layer, with_picture
+from tests.sites import HEADING
 
 
 @pytest.fixture
-def client(tmp_path):
-    picture = split_picture((150, 150, 150), (220, 215, 200))
-    app = create_app(tmp_path)
-    app.state.house.first().start(with_picture(document(image_layer(), base="#f4efe4"), picture, "p.png"), "A new site")
-    with OwnClient(app, raise_server_exceptions=False) as found:
-        yield found
+def client(over_halves):
+    return over_halves
 
 
 def asked(client, **more):

@@ -13,8 +13,8 @@ from garnetfern.core.eyes import (
     PX_PER_DEGREE,
     EyeError,
     dials_of,
-    eye_reading,
     mean_light,
+    ratio_seen,
     seen,
     veil_of,
 )
@@ -154,7 +154,7 @@ def readings(file, kind: str, **dials: float) -> dict[str, float | None]:
     situation = situations(file.site, page)[0]
     record = reader.resolve(file.site, page, situation)
     veil = veil_of(kind, dials, lambda: flat(128, 128, 128))
-    return {b.id: eye_reading(reader, record, b, veil).ratio for b in record.blocks() if b.words}
+    return {b.id: ratio_seen(reader, record, b, veil) for b in record.blocks() if b.words}
 
 
 def plain(file) -> dict[str, float | None]:

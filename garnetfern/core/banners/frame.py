@@ -82,16 +82,17 @@ def framed(
     band = brief.band.without_height()
     screens = dict(band.screens)
     words = [b for b in brief.band.blocks() if b.lettered and b.visible and not b.edged]
+    order = _picture_on_top(columns)
     for screen in brief.site.screens:
         room = screen.width * (share or 1.0)
-        if share and screen.width >= STACK_BELOW and any(torn_beside(b, brief.fonts, room) for b in words):
+        small = screen.width < STACK_BELOW
+        torn = share and not small and any(torn_beside(b, brief.fonts, room) for b in words)
+        otherwise: dict[str, object] = {"layout": "stack"} if torn else {}
+        if order and (torn or small):
+            otherwise["order"] = order
+        if otherwise:
             own = screens.get(screen.id, BandException())
-            screens[screen.id] = own.model_copy(update={"layout": "stack"})
-    order = _picture_on_top(columns)
-    for screen in brief.site.screens if order else ():
-        own = screens.get(screen.id, BandException())
-        if screen.width < STACK_BELOW or own.layout == "stack":
-            screens[screen.id] = own.model_copy(update={"order": order})
+            screens[screen.id] = own.model_copy(update=otherwise)
     return band.model_copy(
         update={
             "padding": padding,

@@ -3,7 +3,7 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from ..document import ImageLayer, Page, Site, ever_visible, page_on
+from ..document import ImageLayer, Page, Screen, Site, ever_visible, page_on
 from ..placement.static import Group
 from ..resolve.book import FontBook
 from ..resolve.control import control_of, pickable
@@ -75,6 +75,11 @@ def _picture_files(emission: Emission, area_id: str, picture: ImageLayer, said: 
     return text
 
 
+def _widths(screen: Screen, least: int = 0) -> str:
+    """The widths that a screen stands for, from `least` on."""
+    return f"(min-width: {max(screen.least, least)}px) and (max-width: {screen.most + 0.98:g}px)"
+
+
 def _tracks(page: Page) -> Rules:
     return {
         f".{named(band.id)} > .gf-content": [("grid-template-columns", shares(band))]
@@ -91,8 +96,7 @@ def _rows(site: Site, page: Page) -> str:
         # in another order, columns of other widths stand there
         other = {name: said for name, said in _tracks(page_on(page, screen.id)).items() if rows.get(name) != said}
         if other and screen.most >= STACK_BELOW:
-            media = f"(min-width: {max(screen.least, STACK_BELOW)}px) and (max-width: {screen.most + 0.98:g}px)"
-            text += f"@media {media} {{\n{rules_text(other, '  ')}}}\n"
+            text += f"@media {_widths(screen, STACK_BELOW)} {{\n{rules_text(other, '  ')}}}\n"
     return text
 
 
@@ -102,8 +106,7 @@ def _exceptions(site: Site, page: Page, base: Rules, fonts: FontBook) -> str:
     for screen in site.screens:
         changed = difference(base, page_rules(site, page_on(page, screen.id), fonts))
         if changed:
-            media = f"(min-width: {screen.least}px) and (max-width: {screen.most + 0.98:g}px)"
-            text += f"{css_comment(screen.name)}\n@media {media} {{\n{rules_text(changed, '  ')}}}\n"
+            text += f"{css_comment(screen.name)}\n@media {_widths(screen)} {{\n{rules_text(changed, '  ')}}}\n"
     return text
 
 

@@ -6,7 +6,7 @@ it by the same few numbers.
 
 from .eyes import EyeError, dials_of, eye_of, mean_light, veil_of
 from .kinds import KINDS
-from .readings import EyeReading, eye_reading
+from .readings import ratio_seen
 from .veil import PX_PER_DEGREE, Dial, Veil, at, seen
 
 __all__ = [
@@ -14,13 +14,12 @@ __all__ = [
     "PX_PER_DEGREE",
     "Dial",
     "EyeError",
-    "EyeReading",
     "Veil",
     "at",
     "dials_of",
     "eye_of",
-    "eye_reading",
     "mean_light",
+    "ratio_seen",
     "seen",
     "veil_of",
 ]

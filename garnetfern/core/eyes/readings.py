@@ -6,7 +6,6 @@ from the ground which the blur leaves between strokes and gaps, in a square of o
 """
 
 import math
-from dataclasses import dataclass
 
 import cv2
 import numpy as np
@@ -16,21 +15,13 @@ from ..colour.spaces import LUMINANCE, Bytes, Pixels, level_linear
 from ..draw.sample import Region
 from ..draw.words import draw_page, ink, letters_colour, letters_cover, paint_around
 from ..reading import Reader
-from ..reading.ground import Ground, Painter, all_sheets, around
+from ..reading.ground import Around, Ground, Painter, all_sheets, around
 from ..reading.letters import SOME_INK, averaged
 from ..reading.plan import Plan
 from ..reading.ring import NOWHERE, figures, patch_side
 from ..resolve.box import Box
 from ..resolve.records import BlockRecord, PageRecord
-from .veil import Veil, blurred, through
-
-
-@dataclass(frozen=True)
-class EyeReading:
-    """What the letters of a block come to before an eye. `ratio` is None where no letter could be measured."""
-
-    block: str
-    ratio: float | None
+from .veil import Veil, seen_light
 
 
 def _grown(region: Region, by: int) -> Region:
@@ -38,9 +29,14 @@ def _grown(region: Region, by: int) -> Region:
     return left - by, top - by, width + 2 * by, height + 2 * by
 
 
+def _reach(veil: Veil) -> int:
+    """How far a blur brings in what is around, px."""
+    return math.ceil(3 * veil.blur)
+
+
 def _light(pixels: Bytes, veil: Veil) -> Pixels:
     """Relative luminance of pixels as they are seen."""
-    return np.asarray(through(blurred(level_linear(pixels), veil.blur), veil.matrix) @ LUMINANCE, dtype=np.float32)
+    return np.asarray(seen_light(level_linear(pixels), veil) @ LUMINANCE, dtype=np.float32)
 
 
 def left_of_letters(cover: Pixels, blur: float, em: float) -> Pixels:
@@ -67,9 +63,11 @@ def left_of_letters(cover: Pixels, blur: float, em: float) -> Pixels:
 class _Words:
     """The words of one block on a page, as they are painted round their plan."""
 
-    def __init__(self, reader: Reader, page: PageRecord, block: BlockRecord, plan: Plan, veil: Veil) -> None:
+    def __init__(
+        self, reader: Reader, page: PageRecord, block: BlockRecord, plan: Plan, veil: Veil, there: Around
+    ) -> None:
         self.reader, self.page, self.block, self.plan, self.veil = reader, page, block, plan, veil
-        self.reach = math.ceil(3 * veil.blur)
+        self.there, self.reach = there, _reach(veil)
         self.region = _grown(plan.region, self.reach)
         height, width = plan.region[3], plan.region[2]
         self.inner = np.s_[self.reach : self.reach + height, self.reach : self.reach + width]
@@ -78,8 +76,8 @@ class _Words:
         return wide[self.inner]
 
     def _ground(self) -> Ground:
-        there = around(self.page, self.block, Box(*self.plan.region), all_sheets)
-        return Painter(self.page, self.block, self.plan, self.reader.pictures, self.reader.glyphs).ground(there)
+        painter = Painter(self.page, self.block, self.plan, self.reader.pictures, self.reader.glyphs)
+        return painter.ground(self.there)
 
     def _behind(self, ground: Ground) -> Bytes:
         """The ground, with as much round it as a blur brings in."""
@@ -126,11 +124,18 @@ class _Words:
         return figures(ratios, plan.levels, plan.totals, plan.most)
 
 
-def eye_reading(reader: Reader, page: PageRecord, block: BlockRecord, veil: Veil) -> EyeReading:
-    """What a block's letters come to on a page that was resolved for a moment, seen through a veil."""
+def ratio_seen(reader: Reader, page: PageRecord, block: BlockRecord, veil: Veil) -> float | None:
+    """What a block's worst letter comes to on a page that was resolved for a moment, seen through a veil; None where no
+    letter could be measured."""
     plan = reader.plan(block)
-    moves = around(page, block, Box(*plan.region), all_sheets).moves if plan.count else False
-    shown = plan.seen(page.sight) if moves and page.sight is not None else plan
-    if not shown.count or block.doubts:
-        return EyeReading(block.id, None)
-    return EyeReading(block.id, _Words(reader, page, block, shown, veil).worst())
+    if not plan.count or block.doubts:
+        return None
+    there, reach = around(page, block, Box(*plan.region), all_sheets), _reach(veil)
+    sight = page.sight if there.moves else None
+    shown = plan if sight is None else plan.seen(sight)
+    if not shown.count:
+        return None
+    # a blur brings in what is further away
+    further = around(page, block, Box(*_grown(plan.region, reach)), all_sheets) if reach else there
+    key = (block, there, further, page.base, sight, veil.blur, veil.matrix.tobytes())
+    return reader.cache.get("seen", key, lambda: _Words(reader, page, block, shown, veil, there).worst())

@@ -12,7 +12,7 @@ from ...core.colour.spaces import Bytes
 from ...core.document import Page, Site
 from ...core.draw.sample import Region
 from ...core.draw.words import draw_page
-from ...core.eyes import KINDS, Veil, dials_of, eye_of, eye_reading, veil_of
+from ...core.eyes import KINDS, Dial, Veil, dials_of, eye_of, ratio_seen, veil_of
 from ...core.reading import Reader, Situation, situations
 from ...core.resolve.met import Met
 from ...core.resolve.records import PageRecord
@@ -22,27 +22,13 @@ FIGURES = 6
 """Decimal places of what a browser is given."""
 
 
-class DialView(TypedDict):
-    """A figure that can be set: from `least` to `most` in steps; `usual` at first. It is shown times `per`, with the
-    unit behind it."""
-
-    name: str
-    title: str
-    least: float
-    most: float
-    step: float
-    usual: float
-    unit: str
-    per: float
-
-
 class EyeView(TypedDict):
     """An eye, or a light, that the page can be looked at through."""
 
     kind: str
     title: str
     sentence: str
-    dials: list[DialView]
+    dials: list[Dial]
 
 
 class VeilView(TypedDict):
@@ -81,24 +67,7 @@ class SeenPage(TypedDict):
 def eyes_view() -> list[EyeView]:
     """All eyes and lights that there are, in their order."""
     return [
-        {
-            "kind": kind,
-            "title": module.TITLE,
-            "sentence": module.SENTENCE,
-            "dials": [
-                {
-                    "name": d.name,
-                    "title": d.title,
-                    "least": d.least,
-                    "most": d.most,
-                    "step": d.step,
-                    "usual": d.usual,
-                    "unit": d.unit,
-                    "per": d.per,
-                }
-                for d in module.DIALS
-            ],
-        }
+        {"kind": kind, "title": module.TITLE, "sentence": module.SENTENCE, "dials": list(module.DIALS)}
         for kind, module in KINDS.items()
     ]
 
@@ -127,7 +96,6 @@ def _veils(reader: Reader, site: Site, met: Met, kind: str, dials: Mapping[str, 
             continue
         record = met.at(situation.moment)
         region = (0, 0, round(view.width), round(view.height))
-
         found[situation.screen] = veil_of(kind, dials, partial(_drawn, reader, record, region))
     return found
 
@@ -155,7 +123,7 @@ def seen_page(reader: Reader, site: Site, page: Page, kind: str, given: Mapping[
             if not block.words:
                 continue
             reader.pause()
-            ratio = eye_reading(reader, record, block, veils[situation.screen]).ratio
+            ratio = ratio_seen(reader, record, block, veils[situation.screen])
             required = required_ratio(block.size, block.weight, site.requirement)
             words.append(
                 {

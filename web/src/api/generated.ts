@@ -3179,11 +3179,11 @@ export interface components {
             after: string;
         };
         /**
-         * DialView
-         * @description A figure that can be set: from `least` to `most` in steps; `usual` at first. It is shown times `per`, with the
-         *     unit behind it.
+         * Dial
+         * @description A figure that can be set for an eye: from `least` to `most`, in steps; `unit` stands behind it, `per` are the
+         *     units in one (100 for per cent).
          */
-        DialView: {
+        Dial: {
             /** Name */
             name: string;
             /** Title */
@@ -3196,9 +3196,15 @@ export interface components {
             step: number;
             /** Usual */
             usual: number;
-            /** Unit */
+            /**
+             * Unit
+             * @default
+             */
             unit: string;
-            /** Per */
+            /**
+             * Per
+             * @default 1
+             */
             per: number;
         };
         /**
@@ -3440,7 +3446,7 @@ export interface components {
             /** Sentence */
             sentence: string;
             /** Dials */
-            dials: components["schemas"]["DialView"][];
+            dials: components["schemas"]["Dial"][];
         };
         /**
          * FilmFile

@@ -2,10 +2,7 @@
 
 from collections.abc import Iterator
 
-import numpy as np
-
-from ...colour.contrast import contrast
-from ...colour.spaces import Pixels, luminance
+from ...colour.contrast import ratio
 from ...resolve.records import BlockRecord
 from ._look import Look, Misfit, quoted
 
@@ -14,10 +11,6 @@ TOLD = 3.0
 """A contrast at which two colours are told apart without their hue (technique G183)."""
 LARGER = 1.2
 """Letters so many times as large are told by their size."""
-
-
-def _light(words: BlockRecord) -> Pixels:
-    return luminance(np.array(words.fill.rgb, dtype=np.float32))
 
 
 def _alike(look: Look, one: BlockRecord, other: BlockRecord) -> bool:
@@ -45,9 +38,9 @@ def found(look: Look) -> Iterator[Misfit]:
             plain = [w for w in words if w.id in running and look.block(w).link is None]
             for link in (w for w in words if look.block(w).link is not None):
                 for other in plain:
-                    ratio = float(contrast(_light(link), _light(other)))
-                    if ratio < TOLD and _alike(look, link, other):
-                        how = "Nothing tells" if ratio < 1.005 else f"Only its hue ({ratio:.1f} of {TOLD:g}) tells"
+                    told = ratio(link.fill.hex, other.fill.hex)
+                    if told < TOLD and _alike(look, link, other):
+                        how = "Nothing tells" if told < 1.005 else f"Only its hue ({told:.1f} of {TOLD:g}) tells"
                         sentence = f"{how} the link {quoted(link.wording)} from {quoted(other.wording)}."
-                        yield Misfit("by_hue", link.id, sentence, (link.box,), TOLD - ratio, grave=False)
+                        yield Misfit("by_hue", link.id, sentence, (link.box,), TOLD - told, grave=False)
                         break
