@@ -151,6 +151,39 @@ def test_a_link_is_told_from_running_words_beside_it_by_more_than_a_hue(line, wa
     assert bool(misfits(file, "by_hue")) != told
 
 
+AMONG = {"start": 8, "end": 12, "link": "#", "underlined": False}
+
+
+@pytest.mark.parametrize(
+    ("phrase", "lettering", "told"),
+    [
+        ({}, {}, False),
+        ({"colour": "#006a00"}, {"colour": "#b00000"}, False),
+        ({"underlined": True}, {}, True),
+        ({"strong": True}, {}, True),
+        ({"strong": True}, {"font": "Young Serif"}, False),
+        ({"emphasis": True}, {}, True),
+        ({"colour": "#ffffff"}, {"colour": "#404040"}, True),
+        # all of the words are the link
+        ({"start": 0, "end": 15}, {}, True),
+    ],
+)
+def test_a_link_among_words_is_told_from_them_by_more_than_a_hue(phrase, lettering, told):
+    file = site_of(text(wording="Ask the warden.", phrases=[{**AMONG, **phrase}], lettering=lettering))
+    found = misfits(file, "by_hue")
+    assert bool(found) != told
+    if not told:
+        assert {m.sentence for m in found.values()} <= {
+            "Nothing tells the link 'ward' from the words around it.",
+            "Only its hue (1.1 of 3) tells the link 'ward' from the words around it.",
+        }
+        trouble = Trouble(reader_of(file), file.site, file.site.pages[0], "w", "by_hue")
+        ways = list(ways_out(trouble))
+        assert [way.way for way in ways] == ["underlined"]
+        changed_site = file.site.model_copy(update={"pages": (ways[0].change.page,)})
+        assert not misfits(SiteFile(changed_site, {}), "by_hue")
+
+
 def test_every_kind_is_tried_here():
     assert set(CASES) | {"paper"} == set(KINDS)
 

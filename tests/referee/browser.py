@@ -61,7 +61,7 @@ PROBE = """([selector, wanted]) => {
         range.setStart(walk.currentNode, i); range.setEnd(walk.currentNode, i + 1);
         const all = range.getClientRects();
         const r = all[all.length - 1];
-        if (!r) continue;
+        if (!r) { n -= 1; continue; }
         if (top !== null && Math.abs(r.y - top) > r.height / 4) line += 1;
         top = r.y;
         if ((line % 2) * 3 + (n % 3) === wanted) ranges.push(range);

@@ -4,9 +4,10 @@ CSS Fonts 5, section 4)."""
 from collections.abc import Iterable, Iterator
 from dataclasses import dataclass, replace
 
-from ..document import Block, Page, Site
+from ..document import Block, Lettering, Page, Site
 from ..resolve.book import FontBook
 from ..resolve.fonts import Face, Family, Variation
+from ..resolve.voices import lettering_in
 from .declarations import Declarations, number, rule
 from .escape import css_string, css_url, file_part
 from .urls import Urls, data_hash
@@ -51,17 +52,21 @@ class Used:
         yield from (face for face in faces if face.weights[0] <= self.weight <= face.weights[1])
 
 
-def _used_by(block: Block, fonts: FontBook) -> Used:
-    lettering = block.lettering
+def _used_in(lettering: Lettering, fonts: FontBook) -> Used:
     family = fonts.family(lettering.font)
     italic = family.slanted(lettering.italic)
     return Used(family, family.weight(lettering.weight, italic), italic, lettering.variation)
 
 
+def _used_by(block: Block, fonts: FontBook) -> list[Used]:
+    among = (lettering_in(block.lettering, phrase) for phrase in block.phrases)
+    return [_used_in(lettering, fonts) for lettering in (block.lettering, *among)]
+
+
 def used_on(page: Page, fonts: FontBook) -> list[Used]:
     """The families that a page uses, in the order of the book, each weight once."""
     order = {family.name: n for n, family in enumerate(fonts.families)}
-    found = dict.fromkeys(_used_by(block, fonts) for block in page.blocks() if block.lettered)
+    found = dict.fromkeys(used for block in page.blocks() if block.lettered for used in _used_by(block, fonts))
     return sorted(found, key=lambda used: (order[used.family.name], used.italic, used.weight, used.variation))
 
 

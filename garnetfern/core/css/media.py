@@ -26,7 +26,11 @@ _PAPER: Rules = {
         ("box-shadow", "none"),
     ],
     ".gf-page, .gf-page .gf-band": [("min-block-size", "0")],
-    ".gf-page .gf-words, .gf-page .gf-words a": [("color", INK), ("-webkit-text-fill-color", INK), *_PLAIN],
+    ".gf-page .gf-words, .gf-page .gf-words a, .gf-page .gf-words .gf-phrase": [
+        ("color", INK),
+        ("-webkit-text-fill-color", INK),
+        *_PLAIN,
+    ],
 }
 _FORCED: Rules = {
     ".gf-page .gf-behind, .gf-page .gf-join": [("forced-color-adjust", "none")],
@@ -38,7 +42,8 @@ _FORCED: Rules = {
         ("-webkit-text-fill-color", "currentcolor"),
         *_PLAIN,
     ],
-    ".gf-page a.gf-words, .gf-page .gf-words a": [("color", "LinkText")],
+    ".gf-page .gf-words .gf-phrase": [("color", "CanvasText")],
+    ".gf-page a.gf-words, .gf-page .gf-words a, .gf-page .gf-words a.gf-phrase": [("color", "LinkText")],
     ".gf-page a:focus-visible": [("outline", f"{FOCUS_LINE + 1}px solid Highlight")],
 }
 _FOCUS: Rules = {

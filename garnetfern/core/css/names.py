@@ -7,11 +7,12 @@ no id can hold, so that a rule for one band is never a rule for all.
 COMMON = frozenset(
     {
         "band", "behind", "behind-page", "button", "column", "content", "control", "heard", "join", "layer", "main",
-        "menu", "page", "pick", "picks", "picture", "plated", "run", "space", "stop", "stop-box", "words",
+        "menu", "page", "phrase", "pick", "picks", "picture", "plated", "run", "space", "stop", "stop-box",
+        "underlined", "words",
     }
 )  # fmt: skip
 """What stands behind `gf-` in the classes that all pages have."""
-OURS = ("pick-", "show-")
+OURS = ("break-", "phrase-", "pick-", "show-")
 """What our names begin with that stand before an id."""
 
 

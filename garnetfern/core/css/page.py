@@ -8,6 +8,7 @@ from ..placement.static import Group
 from ..resolve.book import FontBook
 from ..resolve.control import control_of, pickable
 from ..resolve.layout import STACK_BELOW
+from ..resolve.records import UNDERLINE_BELOW, UNDERLINE_THICK
 from .arrival import arrival_css
 from .blocks import pointed
 from .choice import WITHOUT_SCRIPT
@@ -193,6 +194,12 @@ COMMON: Rules = {
         ("white-space", "nowrap"),
     ],
     ".gf-words a": [("color", "inherit"), ("text-decoration", "none")],
+    ".gf-words :is(strong, em)": [("font-weight", "inherit"), ("font-style", "inherit")],
+    ".gf-words .gf-underlined": [
+        ("text-decoration-line", "underline"),
+        ("text-decoration-thickness", f"max(1px, {UNDERLINE_THICK}em)"),
+        ("text-underline-offset", f"{UNDERLINE_BELOW}em"),
+    ],
     ".gf-menu": [("display", "flex"), ("flex-wrap", "wrap"), ("gap", "0.35em 1.5em")],
     ".gf-menu a": [("white-space", "nowrap")],
     ".gf-picture": [("display", "block"), ("block-size", "auto"), ("object-fit", "cover")],

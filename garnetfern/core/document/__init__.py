@@ -37,6 +37,7 @@ from .model import (
     stilled,
     with_backdrop,
 )
+from .phrase import Phrase
 from .plate import Line, Padding, Plate, Shadow
 from .read import migrate, read_site, site_schema
 from .screens import Screen, ever_visible, screen_for, without
@@ -85,6 +86,7 @@ __all__ = [
     "Part",
     "PatternLayer",
     "Phase",
+    "Phrase",
     "Plate",
     "Position",
     "SavedGradient",

@@ -1,7 +1,6 @@
 """Where the pages of a site lie once they are handed out, and the links that lead there."""
 
 import re
-from collections.abc import Iterator
 
 from .block import Block
 from .model import Page, Site, each_block
@@ -25,18 +24,11 @@ def _target(link: str) -> tuple[str, str]:
     return (match[1], match[2]) if match else (link, "")
 
 
-def links_of(block: Block) -> Iterator[str]:
-    """The links of a block."""
-    if block.link is not None:
-        yield block.link
-    yield from (item.link for item in block.items)
-
-
 def links_to(site: Site, page_id: str) -> int:
     """How many links of other pages lead to a page."""
     file = file_of(site, page_id)
     others = (block for page in site.pages if page.id != page_id for block in page.blocks())
-    return sum(1 for block in others for link in links_of(block) if _target(link)[0] == file)
+    return sum(1 for block in others for link in block.addresses() if _target(link)[0] == file)
 
 
 def _relinked(block: Block, names: dict[str, str]) -> Block:
@@ -50,6 +42,9 @@ def _relinked(block: Block, names: dict[str, str]) -> Block:
     items = tuple(item.model_copy(update={"link": new(item.link)}) for item in block.items)
     if items != block.items:
         update["items"] = items
+    phrases = tuple(p.model_copy(update={"link": new(p.link)}) if p.link else p for p in block.phrases)
+    if phrases != block.phrases:
+        update["phrases"] = phrases
     return block.model_copy(update=update) if update else block
 
 

@@ -1,9 +1,8 @@
 """What every block has, whatever its kind."""
 
-import re
 from typing import TYPE_CHECKING, Annotated, Literal
 
-from pydantic import AfterValidator, Field, field_validator, model_validator
+from pydantic import Field, field_validator, model_validator
 
 from .backdrop import Backdrop
 from .base import Colour, Identifier, Model, Wording
@@ -11,27 +10,13 @@ from .blocks import BLOCK_KINDS, BlockKind
 from .entrance import Entrance
 from .fonts import Tag
 from .length import FixedSizeText, FixedText, SizeText
+from .link import Link
+from .phrase import MOST_PHRASES, Phrase, breaks_problem, phrases_problem, with_breaks
 from .plate import Plate
 
 Align = Literal["start", "center", "end"]
 Kept = Literal["colour", "place", "picture"]
 """What remedies leave alone: the words' colour, their place, and all that changes the picture as a whole."""
-_SCHEME = re.compile(r"[a-z][a-z0-9+.-]*:", re.IGNORECASE)
-_SAFE = re.compile(r"(https?://|mailto:|tel:)\S+$", re.IGNORECASE)
-
-
-def _link(text: str) -> str:
-    """An address to go to. Scripts and data are no addresses."""
-    text = text.strip()
-    if re.search(r"[\s\x00-\x1f]", text) or (_SCHEME.match(text) and not _SAFE.match(text)):
-        raise ValueError(
-            "A link is a page of this site, a path, or an address with https:, http:, mailto: or tel:. "
-            f"Received: {text[:60]!r}."
-        )
-    return text
-
-
-Link = Annotated[str, Field(max_length=600), AfterValidator(_link)]
 
 
 class Outline(Model):
@@ -111,6 +96,9 @@ class BlockException(Model):
 
     size: SizeText | None = Field(None, description="of its lettering")
     visible: bool | None = None
+    breaks: tuple[int, ...] | None = Field(
+        None, max_length=60, description="where its lines end, as places of spaces and line breaks in its wording"
+    )
 
 
 if TYPE_CHECKING:
@@ -131,6 +119,7 @@ class Block(Model):
     kind: KindOfBlock
     level: int | None = Field(None, ge=1, le=6)
     wording: Wording = ""
+    phrases: tuple[Phrase, ...] = Field((), max_length=MOST_PHRASES, description="set otherwise, in their order")
     lettering: Lettering = Lettering()
     width: SizeText | None = Field(None, description="its greatest width; none: the column's")
     visible: bool = True
@@ -154,6 +143,11 @@ class Block(Model):
                 raise ValueError(sentence)
         if self.plate and not self.lettered:
             raise ValueError("Only words have a plate.")
+        breaks = (own.breaks for own in self.screens.values() if own.breaks is not None)
+        problems = [phrases_problem(self.wording, self.phrases, bool(self.link))]
+        for problem in (*problems, *(breaks_problem(self.wording, there) for there in breaks)):
+            if problem is not None:
+                raise ValueError(problem)
         return self
 
     @property
@@ -182,6 +176,16 @@ class Block(Model):
         """Whether its edge is part of the interface and has to be made out (WCAG 2.2, 1.4.11)."""
         return self.of_kind.edged and self.plate is not None
 
+    def addresses(self) -> tuple[str, ...]:
+        """Where its links lead: its own, those of its entries, those among its words."""
+        own = (self.link, *(item.link for item in self.items), *(phrase.link for phrase in self.phrases))
+        return tuple(link for link in own if link)
+
+    @property
+    def pressed(self) -> bool:
+        """Whether all of it is a link or made of links."""
+        return self.of_kind.linked or self.link is not None
+
     def assets(self) -> tuple[str, ...]:
         """The ids of the pictures it shows itself; what lies behind its words has its own."""
         return (self.asset,) if self.asset is not None else ()
@@ -196,4 +200,6 @@ class Block(Model):
             changed["lettering"] = self.lettering.model_copy(update={"size": other.size})
         if other.visible is not None:
             changed["visible"] = other.visible
+        if other.breaks is not None:
+            changed["wording"] = with_breaks(self.wording, other.breaks)
         return self.model_copy(update=changed)

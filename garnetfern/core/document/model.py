@@ -213,10 +213,14 @@ def pointed_at(page: Page, share: float = 1.0) -> Page:
     """The page while the pointer is over everything that answers to it; `share`: so far on the way there."""
 
     def block_changed(block: Block) -> Block:
-        if block.lettering.over is None:
+        over = block.lettering.over
+        if over is None:
             return block
-        lettering = block.lettering.model_copy(update={"colour": block.lettering.over})
-        return block.model_copy(update={"lettering": lettering})
+        linked = (p.model_copy(update={"colour": over}) if p.link else p for p in block.phrases)
+        changes: dict[str, object] = {"phrases": tuple(linked)}
+        if block.pressed:
+            changes["lettering"] = block.lettering.model_copy(update={"colour": over})
+        return block.model_copy(update=changes)
 
     return each_block(each_backdrop(page, lambda _, backdrop: backdrop.pointed_at(share)), block_changed)
 

@@ -10,7 +10,7 @@ from ..colour.notation import Rgba
 from ..colour.spaces import Bytes, Pixels
 from ..resolve.box import Box, round_half_up
 from ..resolve.painting import LETTERS_REACH, painting
-from ..resolve.records import BlockRecord, Line, PageRecord, ShadowRecord
+from ..resolve.records import UNDERLINE_BELOW, UNDERLINE_THICK, BlockRecord, Line, PageRecord, ShadowRecord
 from .glyphs import Glyphs
 from .paint import blank, inner, paint_area, whole
 from .sample import Region, Sampler
@@ -121,20 +121,32 @@ def letters_cover(block: BlockRecord, line: Line, region: Region, glyphs: Glyphs
     hollow ones."""
     stroke = block.stroke
     along = stroke.width if stroke is not None and stroke.hollow else None
-    return _cover(line, region, glyphs, letters_colour(block), along)
+    return _cover(line, region, glyphs, letters_colour(block, line), along)
 
 
-def letters_colour(block: BlockRecord) -> Rgba:
+def letters_colour(block: BlockRecord, line: Line) -> Rgba:
     """The colour they have there."""
     stroke = block.stroke
-    return stroke.colour if stroke is not None and stroke.hollow else block.fill
+    return stroke.colour if stroke is not None and stroke.hollow else block.fill_of(line)
+
+
+def _underline(part: Bytes, block: BlockRecord, line: Line, region: Region) -> None:
+    """The line beneath a link, in the colour of its letters; that it is left out where a letter crosses it is not."""
+    if not line.underlined:
+        return
+    top = round_half_up(line.baseline + UNDERLINE_BELOW * block.size)
+    thick = max(1, round_half_up(max(1.0, UNDERLINE_THICK * block.size)))
+    found = inner(Box(round_half_up(line.x), top, round_half_up(line.width), thick), region)
+    if found is not None:
+        ink(part[found[0], found[1]], letters_colour(block, line))
 
 
 def _ink_line(canvas: Bytes, block: BlockRecord, line: Line, region: Region, glyphs: Glyphs) -> None:
     found = _within(canvas, region, line_span(block, line))
     if found is not None:
         part, where = found
-        ink(part, letters_colour(block), letters_cover(block, line, where, glyphs))
+        _underline(part, block, line, where)
+        ink(part, letters_colour(block, line), letters_cover(block, line, where, glyphs))
 
 
 def paint_words(canvas: Bytes, block: BlockRecord, region: Region, glyphs: Glyphs) -> None:

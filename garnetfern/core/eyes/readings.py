@@ -13,10 +13,10 @@ import numpy as np
 from ..colour.contrast import contrast
 from ..colour.spaces import LUMINANCE, Bytes, Pixels, level_linear
 from ..draw.sample import Region
-from ..draw.words import draw_page, ink, letters_colour, letters_cover, paint_around
+from ..draw.words import draw_page, ink, letters_cover, paint_around
 from ..reading import Reader
 from ..reading.ground import Around, Ground, Painter, all_sheets, around
-from ..reading.letters import SOME_INK, averaged
+from ..reading.letters import SOME_INK, averaged, colours_of
 from ..reading.plan import Plan
 from ..reading.ring import NOWHERE, figures, patch_side
 from ..resolve.box import Box
@@ -101,20 +101,22 @@ class _Words:
         wide = self._behind(ground)
         light = self._cut(_light(wide, self.veil))
         behind, left = averaged(light, side), self._left()
-        whole = wide.copy()
-        ink(whole, letters_colour(self.block))
-        letters = self._cut(_light(whole, self.veil))
         found = np.empty(plan.count, dtype=np.float32)
         free = np.ones(plan.count, dtype=bool)
         for front in ground.fronts:
             # what is painted over the letters is part of how they look
             part, chosen = np.s_[front.top : front.top + len(front.pixels)], plan.line == front.line
-            over = letters.copy()
+            over = light.copy()
             over[part] = _light(front.pixels, self.veil)
             free &= ~chosen
             found[chosen] = self._figures(plan.only(chosen), over, light, behind, left)
-        if free.any():
-            found[free] = self._figures(plan.only(free), letters, light, behind, left)
+        for colour, having in colours_of(self.block, plan):
+            chosen = having & free
+            if chosen.any():
+                whole = wide.copy()
+                ink(whole, colour)
+                letters = self._cut(_light(whole, self.veil))
+                found[chosen] = self._figures(plan.only(chosen), letters, light, behind, left)
         return float(found.min())
 
     def _figures(self, plan: Plan, letters: Pixels, light: Pixels, behind: Pixels, left: Pixels) -> Pixels:

@@ -1,5 +1,7 @@
 """Words on one plain colour: their ratio is known without painting their letters' ground."""
 
+import numpy as np
+
 from ..colour.spaces import Pixels, level_luminance
 from ..draw.paint import blank, paint_area
 from ..draw.sample import Sampler
@@ -42,12 +44,15 @@ def flat_ratio(
             return None
         colours.append((layer.area.kind, *found))
 
+    fills = tuple(dict.fromkeys(block.fill_of(line) for line in block.lines if line.text.strip()))
+
     def painted() -> Pixels:
         spot = (int(block.box.x + block.box.width / 2), int(block.box.y + block.box.height / 2), 1, 1)
         canvas = blank(page, spot)
         for layer in there.beneath:
             if layer.area is not None:
                 paint_area(canvas, layer.area, layer.sheets, spot, pictures)
-        return ratio_map(canvas, level_luminance(canvas), block.fill, block.size)
+        maps = [ratio_map(canvas, level_luminance(canvas), fill, block.size) for fill in fills]
+        return np.asarray(np.minimum.reduce(maps), dtype=np.float32)
 
-    return float(pictures.kept("flat", (page.base, block.fill, tuple(colours)), painted)[0, 0])
+    return float(pictures.kept("flat", (page.base, fills, tuple(colours)), painted)[0, 0])

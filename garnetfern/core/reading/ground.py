@@ -161,7 +161,7 @@ class Painter:
             changed = room is not None and (shadowed or any(layer.touches(room) for layer in there.above))
             if rows is not None and changed:
                 pixels = canvas[rows[0] : rows[1]].copy()
-                ink(pixels, letters_colour(block))
+                ink(pixels, letters_colour(block, line))
                 part = (region[0], region[1] + rows[0], region[2], len(pixels))
                 fronts.append(Front(number, rows[0], pixels, letters_cover(block, line, part, self.glyphs)))
             for pixels, part in self._parts(canvas, fronts):

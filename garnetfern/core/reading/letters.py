@@ -27,7 +27,8 @@ Verdict = Literal["enough", "short", "unread"]
 
 @dataclass(frozen=True)
 class Letter:
-    """A letter that was judged: its place in the wording, its line and word, its box, ratio and ground."""
+    """A letter that was judged: its place in the wording, its line and word, its box, ratio and ground, and the number
+    of the phrase that it is of."""
 
     index: int
     character: str
@@ -36,6 +37,7 @@ class Letter:
     box: Box
     ratio: float
     ground: str
+    phrase: int | None = None
 
 
 @dataclass(frozen=True)
@@ -56,6 +58,8 @@ class Reading:
     """Whether it has letters, of which none is on the screen."""
     scroll: float | None = None
     """The share of its way that the page is scrolled where it is worst, 0..1, where all of the way was read."""
+    phrases: tuple[tuple[int, float], ...] = ()
+    """What each of its phrases comes to by itself, by their numbers."""
 
     @property
     def nbytes(self) -> int:
@@ -134,10 +138,25 @@ def _taken(ratios: Pixels, plan: Plan) -> Pixels:
     return np.append(ratios.ravel(), NOWHERE)[plan.places]
 
 
+def colours_of(block: BlockRecord, plan: Plan) -> list[tuple[Rgba, NDArray[np.bool_]]]:
+    """The colours of a plan's letters, and which letters have each."""
+    lines: dict[Rgba, list[int]] = {}
+    for number, line in enumerate(block.lines):
+        lines.setdefault(letters_colour(block, line), []).append(number)
+    if len(lines) == 1:
+        return [(colour, np.ones(plan.count, dtype=bool)) for colour in lines]
+    found = ((colour, np.isin(plan.line, numbers)) for colour, numbers in lines.items())
+    return [(colour, chosen) for colour, chosen in found if chosen.any()]
+
+
 def plain_ratios(block: BlockRecord, plan: Plan, behind: Bytes, light: Pixels) -> Pixels:
     """The ratio of each letter of a plan over which nothing is painted; there must be one."""
-    rows = _taken(ratio_map(behind, light, letters_colour(block), block.size), plan)
-    return figures(rows, plan.levels, plan.totals, plan.most)
+    found = np.empty(plan.count, dtype=np.float32)
+    for colour, chosen in colours_of(block, plan):
+        some = plan.only(chosen)
+        rows = _taken(ratio_map(behind, light, colour, block.size), some)
+        found[chosen] = figures(rows, some.levels, some.totals, some.most)
+    return found
 
 
 def letter_ratios(block: BlockRecord, plan: Plan, ground: Ground, light: Pixels | None = None) -> Pixels:
@@ -184,6 +203,15 @@ def unread(
     return Reading(block.id, situation, None, required, 0.0, None, None, (), block.doubts + faint(plan.faint), away)
 
 
+def _by_phrase(block: BlockRecord, plan: Plan, ratios: Pixels) -> tuple[tuple[int, float], ...]:
+    found: dict[int, float] = {}
+    for number, line in enumerate(block.lines):
+        there = ratios[plan.line == number] if line.phrase is not None else ratios[:0]
+        if line.phrase is not None and len(there):
+            found[line.phrase] = min(float(there.min()), found.get(line.phrase, np.inf))
+    return tuple(sorted(found.items()))
+
+
 def judge(
     block: BlockRecord, plan: Plan, ground: Ground, level: Requirement, enlarged: float = 1.0, busy: bool = False
 ) -> Reading:
@@ -209,6 +237,7 @@ def judge(
             Box(left, top, width, height),
             float(ratios[n]),
             Rgba(red, green, blue).hex,
+            block.lines[line].phrase,
         )
 
     short = sorted(np.flatnonzero(ratios < required), key=lambda n: int(plan.index[n]))
@@ -223,4 +252,5 @@ def judge(
         worst,
         tuple(described(int(n)) for n in short),
         block.doubts + faint(plan.faint),
+        phrases=_by_phrase(block, plan, ratios),
     )

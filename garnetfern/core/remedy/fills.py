@@ -10,11 +10,18 @@ def fill_of(block: Block) -> str:
 
 
 def filled(block: Block, colour: str) -> Block:
-    """A block whose letters are read by another colour, pointed at too."""
+    """A block whose letters are read by another colour, pointed at too; its phrases as well."""
     lettering = block.lettering
     changes: dict[str, object] = {"colour": colour}
     if lettering.hollow and lettering.outline:
         changes = {"outline": lettering.outline.model_copy(update={"colour": colour})}
     if lettering.over is not None:
         changes["over"] = colour
-    return block.model_copy(update={"lettering": lettering.model_copy(update=changes)})
+    return plain(block).model_copy(update={"lettering": lettering.model_copy(update=changes)})
+
+
+def plain(block: Block) -> Block:
+    """A block whose phrases have no colour of their own; what was told by its colour alone is no phrase any more."""
+    bare = (phrase.model_copy(update={"colour": None}) for phrase in block.phrases)
+    said = tuple(phrase for phrase in bare if phrase.strong or phrase.emphasis or phrase.link)
+    return block.model_copy(update={"phrases": said}) if block.phrases else block

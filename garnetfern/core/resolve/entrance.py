@@ -78,7 +78,13 @@ def moved(box: Box, there: Arriving) -> Box:
 def arriving_block(block: BlockRecord, there: Arriving) -> BlockRecord:
     """A block on its way: moved, and as faint as it is."""
     lines = tuple(
-        replace(ln, x=ln.x + there.across, top=ln.top + there.down, baseline=ln.baseline + there.down)
+        replace(
+            ln,
+            x=ln.x + there.across,
+            top=ln.top + there.down,
+            baseline=ln.baseline + there.down,
+            fill=ln.fill and ln.fill.faded(there.opacity),
+        )
         for ln in block.lines
     )
     stroke = block.stroke and replace(block.stroke, colour=block.stroke.colour.faded(there.opacity))

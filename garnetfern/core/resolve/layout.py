@@ -13,6 +13,7 @@ from .lengths import Scale, Viewport, layout_unit, line_height, single
 from .lettering import doubts_of, plate_spaces, setting_of, shadow_of, stroke_of
 from .picture import picture_size
 from .records import BandRecord, BlockRecord, ColumnRecord, PageRecord
+from .voices import voices_of
 
 STACK_BELOW = 600
 """Columns that nothing else is said of stand one under the other on viewports narrower than this, CSS px."""
@@ -47,18 +48,18 @@ class _Setter:
 
     def _words(self, block: Block, room: float, x: float, y: float) -> BlockRecord:
         set_ = setting_of(block, self.fonts, self.viewport, self.plain)
+        voices = voices_of(block, self.fonts, self.viewport, self.plain)
         size, family, lettering = set_.size, set_.family, block.lettering
         align = lettering.align or self.band.content.align
         beside, above, _, _ = plate_spaces(block, self.viewport, size, room)
         width, left = self._width(block, room, x, size, align)
         if block.plate is not None and block.plate.fit:
-            fitting = min(width, natural_width(block, set_) + 2 * beside)
+            fitting = min(width, natural_width(block, set_, voices) + 2 * beside)
             left += {"start": 0.0, "center": (width - fitting) / 2, "end": width - fitting}[align]
             width = fitting
         inner = max(0.0, width - 2 * beside)
-        words = set_words(
-            block, set_, WordRoom(line_height(size, lettering.line), inner, align, left + beside, y + above)
-        )
+        place = WordRoom(line_height(size, lettering.line), inner, align, left + beside, y + above, voices)
+        words = set_words(block, set_, place)
         box = Box(left, y, width, words.height + 2 * above)
         stroke, shadow = stroke_of(lettering, size, self.viewport), shadow_of(lettering, size, self.viewport)
         fill = parse_colour(lettering.colour)

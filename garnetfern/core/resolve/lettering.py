@@ -18,7 +18,11 @@ def capitalised(text: str, lettering: Lettering) -> str:
 
 def setting_of(block: Block, fonts: FontBook, viewport: Viewport, stand_in: bool = False) -> Setting:
     """What a block's letters are shaped with; `stand_in`: while the files of its font have not come."""
-    lettering = block.lettering
+    return setting_for(block.lettering, fonts, viewport, stand_in)
+
+
+def setting_for(lettering: Lettering, fonts: FontBook, viewport: Viewport, stand_in: bool = False) -> Setting:
+    """The same of a lettering."""
     size = Scale(viewport).px(lettering.size)
     family = fonts.family(lettering.font)
     scale = Scale(viewport, size)

@@ -13,19 +13,21 @@ TOLERANCE = 1 / 64
 """A line fits when it is wider than its room by no more than this, px."""
 
 
-def _first_safe(place: int, end: int, unsafe: frozenset[int]) -> int:
+def first_safe(place: int, end: int, unsafe: frozenset[int]) -> int:
+    """The first place from one on at which a text can be cut without shaping it anew; `end` where there is none."""
     while place < end and place in unsafe:
         place += 1
     return place
 
 
-def _last_safe(place: int, start: int, unsafe: frozenset[int]) -> int:
+def last_safe(place: int, start: int, unsafe: frozenset[int]) -> int:
+    """The last such place up to one; `start` where there is none."""
     while place > start and place in unsafe:
         place -= 1
     return place
 
 
-class _Paragraph:
+class Paragraph:
     """A paragraph that is being broken: its pens, and where it can be cut without being shaped anew."""
 
     def __init__(self, text: str, setting: Setting) -> None:
@@ -35,18 +37,19 @@ class _Paragraph:
     def _width(self, start: int, end: int) -> float:
         return shape(self.text[start:end], self.setting).width
 
-    def fits(self, start: int, end: int, room: float) -> bool:
-        """Whether a line from `start` to `end` has its room, by the pens of the whole paragraph first."""
+    def fits(self, start: int, end: int, room: float, fresh: bool = True) -> bool:
+        """Whether a line from `start` to `end` has its room, by the pens of the whole paragraph first; `fresh`: the
+        line begins there, and does not go on."""
         while end > start and self.text[end - 1] == " ":
             end -= 1
         pens, limit = self.pens, room + TOLERANCE
-        first = _first_safe(start, len(self.text), self.unsafe)
+        first = first_safe(start, len(self.text), self.unsafe) if fresh else start
         if first >= end:
             return pens[end] - pens[start] <= limit
         head = self._width(start, first) if first > start else 0.0
         if head + pens[end] - pens[first] > limit:
             return False
-        last = _last_safe(end, first, self.unsafe)
+        last = last_safe(end, first, self.unsafe)
         if last == end:
             return True
         return ceiled(head + pens[last] - pens[first]) + ceiled(self._width(last, end)) <= limit
@@ -87,7 +90,7 @@ def broken_lines(wording: str, room: float, setting: Setting) -> tuple[tuple[int
         start = 0
         if not paragraph:
             found.append((offset, "", Shaped((), 0.0)))
-        broken = _Paragraph(paragraph, setting)
+        broken = Paragraph(paragraph, setting)
         while start < len(paragraph):
             end = broken.line_end(start, room)
             text = paragraph[start:end].rstrip(" ")

@@ -99,8 +99,18 @@ def _framed(block: Block) -> Block:
     return block.model_copy(update={"plate": block.plate.model_copy(update={"line": line, "shadow": None})})
 
 
+def _inked(block: Block) -> Block:
+    return _lettered(block, colour=INK, outline=None, hollow=False, shadow=None, over=None)
+
+
+def _uncoloured(block: Block) -> Block:
+    """Its phrases are of the colour of the words around them. What was of a colour alone is no phrase any more."""
+    plain = (p.model_copy(update={"colour": None}) for p in block.phrases)
+    return block.model_copy(update={"phrases": tuple(plain)}) if block.phrases else block
+
+
 def _printed(page: Page) -> Page:
     """Black on white, in bands as high as what is in them: `css.media` says the same."""
     bare = each_block(each_backdrop(page, lambda *_: Backdrop()), _framed)
-    black = each_block(bare, lambda b: _lettered(b, colour=INK, outline=None, hollow=False, shadow=None, over=None))
+    black = each_block(bare, lambda b: _inked(_uncoloured(b)))
     return black.model_copy(update={"bands": tuple(band.without_height() for band in black.bands)})

@@ -11,6 +11,8 @@ from .sheets import Sheet
 
 NOTHING = Box(0, 0, 0, 0)
 EVERYTHING = Box(0, 0, math.inf, math.inf)
+UNDERLINE_BELOW, UNDERLINE_THICK = 0.16, 0.06
+"""How far beneath the baseline a link's line lies and how thick it is, em; 1 px at least."""
 
 
 @dataclass(frozen=True)
@@ -29,7 +31,12 @@ class Run:
 
 @dataclass(frozen=True)
 class Line:
-    """A line of text: its words, its left edge and width, baseline, and the start of its text in the wording."""
+    """A line of text, or the part of one that is in one voice: its words, its left edge and width, baseline, and the
+    start of its text in the wording. Parts of one line have one `top`.
+
+    `fill` is its letters' own colour, where they have one; `phrase` the number of the phrase that they are of;
+    `underlined`: with a line beneath.
+    """
 
     text: str
     start: int
@@ -39,6 +46,13 @@ class Line:
     top: float
     height: float
     runs: tuple[Run, ...]
+    fill: Rgba | None = None
+    phrase: int | None = None
+    underlined: bool = False
+
+    def phrase_beside(self, before: "Line") -> bool:
+        """Whether it goes on where another part of the same line ends."""
+        return self.top == before.top and self.start == before.start + len(before.text)
 
 
 @dataclass(frozen=True)
@@ -80,6 +94,20 @@ class BlockRecord:
     words: bool = True
     stroke: Stroke | None = None
     shadow: ShadowRecord | None = None
+
+    def rows(self) -> list[tuple[int, ...]]:
+        """The numbers of its lines, those together that are parts of one."""
+        found: list[tuple[int, ...]] = []
+        for number, line in enumerate(self.lines):
+            if found and line.phrase_beside(self.lines[number - 1]):
+                found[-1] = (*found[-1], number)
+            else:
+                found.append((number,))
+        return found
+
+    def fill_of(self, line: Line) -> Rgba:
+        """The colour of a line's letters."""
+        return self.fill if line.fill is None else line.fill
 
 
 @dataclass(frozen=True)

@@ -161,16 +161,19 @@ def _part(whole: Shaped, first: int, last: int, pens: tuple[float, ...]) -> Shap
 
 
 @lru_cache(maxsize=8192)
-def shape_line(paragraph: str, start: int, end: int, setting: Setting) -> Shaped:
-    """A line of a paragraph as the browser shapes it: the paragraph's own glyphs, and only what a cut changes anew."""
+def shape_line(
+    paragraph: str, start: int, end: int, setting: Setting, opens: bool = True, closes: bool = True
+) -> Shaped:
+    """A line of a paragraph as the browser shapes it: the paragraph's own glyphs, and only what a cut changes anew.
+    `opens`, `closes`: it is cut there; otherwise the line has other letters beyond, of another colour say."""
     whole = shape(paragraph, setting)
     text = paragraph[start:end]
     if (start, end) == (0, len(paragraph)) or whole.missing:
         return shape(text, setting)
     first, last = start, end
-    while first < end and first in whole.unsafe:
+    while opens and first < end and first in whole.unsafe:
         first += 1
-    while last > first and last in whole.unsafe:
+    while closes and last > first and last in whole.unsafe:
         last -= 1
     if last <= first:
         return shape(text, setting)

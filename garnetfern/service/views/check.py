@@ -28,9 +28,18 @@ class LetterView(TypedDict):
     ground: str
 
 
+class PhraseView(TypedDict):
+    """What a phrase of a block, by its number, comes to by itself."""
+
+    phrase: int
+    ratio: float
+    shown: str
+    enough: bool
+
+
 class ReadingView(TypedDict):
     """The reading of a block in a situation. `away`: it has letters, of which none is on the screen. `busyness` of its
-    ground is told where it was asked for."""
+    ground is told where it was asked for, `phrases` where there are some."""
 
     block: str
     situation: str
@@ -51,6 +60,7 @@ class ReadingView(TypedDict):
     busyness: NotRequired[float]
     worst: LetterView | None
     short: list[LetterView]
+    phrases: NotRequired[list[PhraseView]]
     sentence: str
 
 
@@ -110,6 +120,11 @@ def floored(ratio: float) -> str:
     return f"{int(ratio * 10 * (1 + SINGLE)) / 10:.1f}"
 
 
+def phrase_view(number: int, ratio: float, required: float) -> PhraseView:
+    """A phrase's reading."""
+    return {"phrase": number, "ratio": round(ratio, 3), "shown": floored(ratio), "enough": ratio >= required}
+
+
 def reading_view(reading: Reading, situation: Situation) -> ReadingView:
     """A reading for the interface and for --json."""
     view: ReadingView = {
@@ -133,6 +148,8 @@ def reading_view(reading: Reading, situation: Situation) -> ReadingView:
         "short": [letter_view(letter) for letter in reading.short],
         "sentence": sentence(reading),
     }
+    if reading.phrases:
+        view["phrases"] = [phrase_view(number, ratio, reading.required) for number, ratio in reading.phrases]
     if reading.busyness is not None:
         view["busyness"] = round(reading.busyness, 2)
     return view

@@ -2546,6 +2546,12 @@ export interface components {
              */
             wording: string;
             /**
+             * Phrases
+             * @description set otherwise, in their order
+             * @default []
+             */
+            phrases: components["schemas"]["Phrase"][];
+            /**
              * @default {
              *       "font": "Hanken Grotesk",
              *       "weight": 400,
@@ -2622,6 +2628,11 @@ export interface components {
             size?: string | null;
             /** Visible */
             visible?: boolean | null;
+            /**
+             * Breaks
+             * @description where its lines end, as places of spaces and line breaks in its wording
+             */
+            breaks?: number[] | null;
         };
         /**
          * BroughtRow
@@ -5437,6 +5448,57 @@ export interface components {
             };
         };
         /**
+         * Phrase
+         * @description The letters of a wording from `start` up to the one before `end`, counted from 0 in Unicode code points.
+         *
+         *     `strong` and `emphasis` mean what HTML means by them (HTML, 4.5.3 and 4.5.2); strong words are heavier, emphasised
+         *     ones slanted (upright among slanted ones), where their font can. A link is `underlined`, so that not its hue alone
+         *     tells it (WCAG 2.2, 1.4.1).
+         */
+        Phrase: {
+            /** Start */
+            start: number;
+            /** End */
+            end: number;
+            /**
+             * Strong
+             * @default false
+             */
+            strong: boolean;
+            /**
+             * Emphasis
+             * @default false
+             */
+            emphasis: boolean;
+            /** Link */
+            link?: string | null;
+            /**
+             * Underlined
+             * @description a line beneath it; where it is a link
+             * @default true
+             */
+            underlined: boolean;
+            /**
+             * Colour
+             * @description none: that of the words around it
+             */
+            colour?: string | null;
+        };
+        /**
+         * PhraseView
+         * @description What a phrase of a block, by its number, comes to by itself.
+         */
+        PhraseView: {
+            /** Phrase */
+            phrase: number;
+            /** Ratio */
+            ratio: number;
+            /** Shown */
+            shown: string;
+            /** Enough */
+            enough: boolean;
+        };
+        /**
          * Picked
          * @description The asset of a picture that was taken in; `healed`: its file was damaged on the disk and is whole again.
          */
@@ -5665,7 +5727,7 @@ export interface components {
         /**
          * ReadingView
          * @description The reading of a block in a situation. `away`: it has letters, of which none is on the screen. `busyness` of its
-         *     ground is told where it was asked for.
+         *     ground is told where it was asked for, `phrases` where there are some.
          */
         ReadingView: {
             /** Block */
@@ -5716,6 +5778,8 @@ export interface components {
             worst: components["schemas"]["LetterView"] | null;
             /** Short */
             short: components["schemas"]["LetterView"][];
+            /** Phrases */
+            phrases?: components["schemas"]["PhraseView"][];
             /** Sentence */
             sentence: string;
         };

@@ -32,6 +32,7 @@ export const RANGES = {
   Over: { fade: [0, 5000] },
   OverChange: { opacity: [0, 1] },
   PatternLayer: { opacity: [0, 1], size: [4, 400], spacing: [0, 400], turn: [-360, 360] },
+  Phrase: { start: [0, 2000], end: [1, 2000] },
   ReleaseNumber: { number: [1, 9.00719925474099e+15] },
   RemoveRule: { number: [0, 100] },
   Screen: { width: [240, 3840], height: [240, 3840] },

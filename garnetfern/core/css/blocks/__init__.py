@@ -12,6 +12,7 @@ from ...registry import parts
 from ..declarations import Declarations
 from ..pictures import Emission
 from ._context import BlockContext
+from ._phrases import phrase_rules
 
 EMITTERS: dict[str, ModuleType] = parts(sys.modules[__name__], BLOCK_KINDS)
 """The module of every kind."""
@@ -33,4 +34,4 @@ def pointed(block: Block) -> str:
     return str(EMITTERS[block.kind].pointed(block))
 
 
-__all__ = ["EMITTERS", "BlockContext", "block_declarations", "block_markup", "pointed"]
+__all__ = ["EMITTERS", "BlockContext", "block_declarations", "block_markup", "phrase_rules", "pointed"]

@@ -2,13 +2,14 @@
 
 from ...document import Block
 from ..declarations import Declarations
-from ..escape import html_attribute, html_words
+from ..escape import html_attribute
 from ..layers import layer_elements
 from ..lettering import lettering_declarations
 from ..names import named
 from ..pictures import Emission
 from ..visible import display
 from ._context import BlockContext
+from ._phrases import words_html
 
 
 def words_declarations(
@@ -59,7 +60,7 @@ def element(tag: str, block: Block, emission: Emission, inner: str, kind: str = 
 
 def linked(block: Block) -> str:
     """Its words, within a link where they have one."""
-    words = html_words(block.wording)
+    words = words_html(block)
     return f'<a href="{html_attribute(block.link)}">{words}</a>' if block.link else words
 
 

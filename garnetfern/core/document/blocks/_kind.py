@@ -18,3 +18,7 @@ class BlockKind:
     edged: bool = False
     linked: bool = False
     running: bool = False
+
+
+PHRASES = {"phrases": "Only headings, texts and logos have phrases."}
+"""Own to kinds whose words flow and are not pressed as a whole."""

@@ -1,5 +1,6 @@
 """A heading."""
 
-from ._kind import BlockKind
+from ._kind import PHRASES, BlockKind
 
-KIND = BlockKind(own={"level": "A heading has a level from 1 to 6, and nothing else has one."}, needed=("level",))
+LEVEL = {"level": "A heading has a level from 1 to 6, and nothing else has one."}
+KIND = BlockKind(own={**LEVEL, **PHRASES}, needed=("level",))

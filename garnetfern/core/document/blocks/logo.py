@@ -1,5 +1,5 @@
 """The words that stand for the house."""
 
-from ._kind import BlockKind
+from ._kind import PHRASES, BlockKind
 
-KIND = BlockKind()
+KIND = BlockKind(own=PHRASES)

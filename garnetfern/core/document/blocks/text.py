@@ -1,5 +1,5 @@
 """Text that flows."""
 
-from ._kind import BlockKind
+from ._kind import PHRASES, BlockKind
 
-KIND = BlockKind(running=True)
+KIND = BlockKind(own=PHRASES, running=True)

@@ -52,10 +52,11 @@ Inked = tuple[int, int, int, NDArray[np.float32]]
 
 @dataclass(frozen=True)
 class Target:
-    """What can be pressed."""
+    """What can be pressed; `said`: its words, where they are not all of its block's."""
 
     block: str
     box: Box
+    said: str = ""
 
 
 class Look:
@@ -153,6 +154,20 @@ class Look:
             family = self.reader.fonts.of(self.site).family(words.family)
             extents = family.ascent_descent(words.size, words.weight, family.slanted(block.lettering.italic))
             found += [Target(words.id, box) for box in targets_of(block, words, *extents)]
+        return tuple(found)
+
+    @cached_property
+    def inline(self) -> tuple[Target, ...]:
+        """The links among words, a line after the other. WCAG 2.2, 2.5.8 asks nothing of their size."""
+        found: list[Target] = []
+        for words in self.words:
+            links = [bool(phrase.link) for phrase in self.block(words).phrases]
+            family = self.reader.fonts.of(self.site).family(words.family)
+            for line in words.lines:
+                if line.phrase is not None and links[line.phrase]:
+                    ascent, descent = family.ascent_descent(words.size, words.weight)
+                    box = Box(line.x, line.baseline - ascent, line.width, ascent + descent)
+                    found.append(Target(words.id, box, line.text))
         return tuple(found)
 
 

@@ -13,6 +13,6 @@ def found(look: Look) -> Iterator[Misfit]:
     """Running words of more than one line that are set closer."""
     for words in look.running():
         line = look.block(words).lettering.line
-        if line < LEAST and len(words.lines) > 1:
+        if line < LEAST and len(words.rows()) > 1:
             sentence = f"The lines of {quoted(words.wording)} are {line:g} of the letters' size; {LEAST:g} are wanted."
             yield Misfit("close_lines", words.id, sentence, (words.box,), LEAST - line, grave=False)

@@ -69,7 +69,7 @@ def found(look: Look) -> Iterator[Misfit]:
     if not look.situation.at_rest:
         return
     wording = {words.id: words.wording for words in look.words}
-    for target in look.targets:
+    for target in (*look.targets, *look.inline):
         box = target.box.snapped()
         if box.width < 1 or box.height < 1:
             continue
@@ -79,5 +79,5 @@ def found(look: Look) -> Iterator[Misfit]:
         seen = changed(level_luminance(pixels), region, box, hidden) if region[2] and region[3] else 0.0
         if seen < needed:
             share = f"{seen / needed:.0%}".replace("%", " %")
-            sentence = f"The focus on {quoted(wording[target.block])} is seen along {share} of its line."
+            sentence = f"The focus on {quoted(target.said or wording[target.block])} is seen along {share} of its line."
             yield Misfit("focus", target.block, sentence, (box,), 1 - seen / needed)

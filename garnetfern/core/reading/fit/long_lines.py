@@ -13,9 +13,11 @@ MOST = 90
 def found(look: Look) -> Iterator[Misfit]:
     """Running words of more than one line with lines that are longer."""
     for words in look.running():
-        long = [line for line in words.lines if len(line.text) > MOST]
-        if long and len(words.lines) > 1:
-            most = max(len(line.text) for line in long)
+        rows = words.rows()
+        letters = {row: sum(len(words.lines[n].text) for n in row) for row in rows}
+        long = [words.lines[n] for row in rows if letters[row] > MOST for n in row]
+        if long and len(rows) > 1:
+            most = max(letters.values())
             sentence = f"Lines of {quoted(words.wording)} have up to {most} letters; {MOST} are enough for the eye."
             boxes = tuple(Box(ln.x, ln.top, ln.width, ln.height) for ln in long)
             yield Misfit("long_lines", words.id, sentence, boxes, most - MOST, grave=False)

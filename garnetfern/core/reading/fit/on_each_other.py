@@ -55,9 +55,10 @@ def found(look: Look) -> Iterator[Misfit]:
                 grave = max(on.values()) >= LOST
                 yield Misfit("on_each_other", words.id, sentence, by_line(list(on)), len(on), grave, other.id)
         touching: dict[Letter, float] = {}
-        for k, (before, after) in enumerate(pairwise(look.line_ink(words))):
-            if _meet(before, after):
-                touching |= _touching(list(look.line_letters(words, k)), list(look.line_letters(words, k + 1)))
+        ink = look.line_ink(words)
+        for k, after in ((k, n) for before, row in pairwise(words.rows()) for k in before for n in row):
+            if _meet(ink[k], ink[after]):
+                touching |= _touching(list(look.line_letters(words, k)), list(look.line_letters(words, after)))
         if touching:
             many = len(touching)
             letters = "one letter touches" if many == 1 else f"{many} letters touch"

@@ -26,6 +26,8 @@ def torn_at(words: BlockRecord) -> list[int]:
     found = []
     for before, after in pairwise(words.lines):
         at = after.start
+        if after.phrase_beside(before):
+            continue
         if at == before.start + len(before.text) and at < len(words.wording) and not _breaks_at(words.wording, at):
             found.append(at)
     return found

@@ -13,6 +13,8 @@ HEAVIER = 200
 def found(trouble: Trouble) -> Iterator[Change]:
     """Bold, as far as its font goes; nothing where that is no heavier."""
     lettering = trouble.block.lettering
+    if trouble.block.link is None:
+        return
     for weight in (700, 900):
         if weight >= lettering.weight + HEAVIER:
             yield Change(trouble.with_lettering(weight=weight), f"Its letters are {weight} heavy everywhere.")

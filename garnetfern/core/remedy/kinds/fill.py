@@ -7,7 +7,7 @@ from ...colour.mix import distance
 from ...colour.notation import parse_colour
 from ...document import Page
 from ..base import mended_base, said
-from ..fills import filled
+from ..fills import filled, plain
 from ..plight import Plight
 from ..remedy import Proposal
 
@@ -18,7 +18,8 @@ MOST = 2
 
 
 def _page(plight: Plight, page: Page, colour: str) -> Page:
-    return plight.with_block(page, lettering=filled(plight.block, colour).lettering)
+    changed = filled(plight.block, colour)
+    return plight.with_block(page, lettering=changed.lettering, phrases=changed.phrases)
 
 
 def _sufficing(plight: Plight, colour: str, what: str) -> Proposal | None:
@@ -27,7 +28,8 @@ def _sufficing(plight: Plight, colour: str, what: str) -> Proposal | None:
     trial = plight.trial(page)
     if not all(trial.meets(s) for s in plight.order if not s.moment.missing):
         return None
-    sentence = f"The words become {what}, {colour}."
+    alone = colour == plight.fill
+    sentence = f"All words become as most are, {colour}." if alone else f"The words become {what}, {colour}."
     if trial.suffices():
         return Proposal("fill", page, sentence)
     based = mended_base(plight, page, colour) if plight.pictures else None
@@ -41,6 +43,8 @@ def found(plight: Plight) -> Iterator[Proposal]:
     palette = [c for c in plight.site.palette if parse_colour(c).alpha >= 1]
     wanted = dict.fromkeys([*palette, *NAMES])
     near = sorted((c for c in wanted if c != plight.fill), key=lambda c: distance(c, plight.fill))
+    if plain(plight.block) != plight.block:
+        near = [plight.fill, *near]
     proposals = (_sufficing(plight, colour, NAMES.get(colour, "a colour of the site")) for colour in near)
     chosen = list(islice(filter(None, proposals), MOST))
     yield from chosen

@@ -1,7 +1,7 @@
 """How each kind of block is set. A module here has the name of its kind, and functions:
 
-of words `wording(block)`, what is shown; `natural_width(block, setting)`, how wide it is where nothing breaks it,
-px (max-content); `set_words(block, setting, room)`, its lines; and `targets(block, words, ascent, descent)`, the
+of words `wording(block)`, what is shown; `natural_width(block, setting, voices)`, how wide it is where nothing breaks
+it, px (max-content); `set_words(block, setting, room)`, its lines; and `targets(block, words, ascent, descent)`, the
 boxes that can be pressed. Of other blocks `height(block, width, place)`.
 """
 
@@ -13,6 +13,7 @@ from ...registry import parts
 from ..box import Box
 from ..records import BlockRecord
 from ..shape import Setting
+from ..voices import Voice
 from ._place import BlockPlace, SetWords, WordRoom
 
 SETTERS: dict[str, ModuleType] = parts(sys.modules[__name__], BLOCK_KINDS)
@@ -24,9 +25,9 @@ def shown_wording(block: Block) -> str:
     return str(SETTERS[block.kind].wording(block))
 
 
-def natural_width(block: Block, setting: Setting) -> float:
-    """How wide its words are where nothing makes them break, px."""
-    return float(SETTERS[block.kind].natural_width(block, setting))
+def natural_width(block: Block, setting: Setting, voices: tuple[Voice, ...] = ()) -> float:
+    """How wide its words are where nothing makes them break, px; `voices`: where not all are set alike."""
+    return float(SETTERS[block.kind].natural_width(block, setting, voices))
 
 
 def set_words(block: Block, setting: Setting, room: WordRoom) -> SetWords:

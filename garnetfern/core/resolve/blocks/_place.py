@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from ...document import Site
 from ..lengths import Viewport
 from ..records import Line
+from ..voices import Voice
 
 
 @dataclass(frozen=True)
@@ -17,13 +18,15 @@ class BlockPlace:
 
 @dataclass(frozen=True)
 class WordRoom:
-    """Room for lines of `line_height`, px: `width` from `left` on, from `top` down. `align`: start, center or end."""
+    """Room for lines of `line_height`, px: `width` from `left` on, from `top` down. `align`: start, center or end.
+    `voices`: what the words are set in, where not all are set alike."""
 
     line_height: float
     width: float
     align: str
     left: float
     top: float
+    voices: tuple[Voice, ...] = ()
 
 
 @dataclass(frozen=True)

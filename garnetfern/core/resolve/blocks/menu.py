@@ -8,6 +8,7 @@ from ..lengths import ceiled, layout_unit
 from ..lettering import capitalised
 from ..records import BlockRecord, Line
 from ..shape import Setting, shape
+from ..voices import Voice
 from ._place import SetWords, WordRoom
 
 GAP = 1.5
@@ -25,7 +26,7 @@ def wording(block: Block) -> str:
     return "\n".join(_entries(block))
 
 
-def natural_width(block: Block, setting: Setting) -> float:
+def natural_width(block: Block, setting: Setting, _: tuple[Voice, ...] = ()) -> float:
     """All entries in one row."""
     widths = [ceiled(shape(text, setting).width) for text in _entries(block)]
     return sum(widths) + layout_unit(GAP * setting.size) * max(0, len(widths) - 1)

@@ -1,0 +1,23 @@
+"""Addresses to go to."""
+
+import re
+from typing import Annotated
+
+from pydantic import AfterValidator, Field
+
+_SCHEME = re.compile(r"[a-z][a-z0-9+.-]*:", re.IGNORECASE)
+_SAFE = re.compile(r"(https?://|mailto:|tel:)\S+$", re.IGNORECASE)
+
+
+def _link(text: str) -> str:
+    """An address to go to. Scripts and data are no addresses."""
+    text = text.strip()
+    if re.search(r"[\s\x00-\x1f]", text) or (_SCHEME.match(text) and not _SAFE.match(text)):
+        raise ValueError(
+            "A link is a page of this site, a path, or an address with https:, http:, mailto: or tel:. "
+            f"Received: {text[:60]!r}."
+        )
+    return text
+
+
+Link = Annotated[str, Field(max_length=600), AfterValidator(_link)]

@@ -1,0 +1,81 @@
+"""Generated sites whose words have phrases: strong, emphasised, links, of other colours, and lines that end by screen."""
+
+import random
+from typing import Any
+
+from garnetfern.core.document import read_site
+from garnetfern.demo.pictures import draw_picture
+from garnetfern.demo.site import asset
+from garnetfern.fonts import shipped_fonts
+from garnetfern.service.kinds.empty import SCREENS
+
+from .banners import SIZES, WORDINGS, Sample
+
+COLOURS = ("#ffffff", "#f2d9a0", "#ffffffd0", "#101418")
+
+
+def _phrases(rng: random.Random, wording: str) -> list[dict[str, Any]]:
+    """Stretches that begin and end anywhere, inside words and at spaces."""
+    cuts = sorted(rng.sample(range(len(wording) + 1), min(len(wording) + 1, 2 * rng.randint(1, 3))))
+    found = []
+    for start, end in zip(cuts[::2], cuts[1::2], strict=True):
+        said: dict[str, Any] = {"strong": rng.random() < 0.5, "emphasis": rng.random() < 0.4}
+        if rng.random() < 0.4:
+            said |= {"link": "fair.html", "underlined": rng.random() < 0.5}
+        if rng.random() < 0.5 or not any(said.values()):
+            said["colour"] = rng.choice(COLOURS)
+        found.append({"start": start, "end": end, **said})
+    return found
+
+
+def _block(rng: random.Random, n: int) -> dict[str, Any]:
+    wording = rng.choice(WORDINGS)
+    found: dict[str, Any] = {
+        "id": f"w{n}",
+        "kind": rng.choice(["heading", "text", "logo"]),
+        "wording": wording,
+        "phrases": _phrases(rng, wording),
+        "lettering": {
+            "font": rng.choice([f.name for f in shipped_fonts().families]),
+            "weight": rng.choice([300, 400, 700]),
+            "size": rng.choice(SIZES),
+            "line": rng.choice([1.1, 1.4]),
+            "colour": rng.choice(COLOURS[:2]),
+            "spacing": rng.choice(["0px", "0px", "0.05em"]),
+            "capitals": rng.random() < 0.2,
+            "italic": rng.random() < 0.2,
+        },
+    }
+    if found["kind"] == "heading":
+        found["level"] = 2
+    if rng.random() < 0.3:
+        found["plate"] = {"backdrop": {"base": "#10201ae0"}, "fit": True}
+    spaces = [at for at, letter in enumerate(wording) if letter in " \n"]
+    found["screens"] = {"phone": {"breaks": sorted(rng.sample(spaces, 1))}} if rng.random() < 0.5 else {}
+    return found
+
+
+def generate_phrased(seed: int) -> Sample:
+    """The sample of a seed, the same every time."""
+    rng = random.Random(71_000 + seed)
+    data = draw_picture("fern-close")
+    entry = asset("fern-close", data)
+    photo = {"kind": "image", "id": "photo", "name": "Photo", "asset": "fern-close"}
+    band = {
+        "id": "banner",
+        "name": "Banner",
+        "role": "banner",
+        "height": {"min": "50vh"},
+        "content": {"align": rng.choice(["start", "center", "end"]), "stand": rng.choice(["start", "center"])},
+        "backdrop": {"base": "#20302a", "layers": [photo]},
+        "columns": [{"id": "c0", "blocks": [_block(rng, n) for n in range(3)]}],
+    }
+    document = {
+        "format": "garnetfern-site",
+        "version": 2,
+        "name": f"Phrases {seed}",
+        "screens": SCREENS,
+        "assets": [entry],
+        "pages": [{"id": "home", "slug": "home", "title": "Home", "bands": [band]}],
+    }
+    return Sample(read_site(document, shipped_fonts().names()), {entry["hash"]: data})
