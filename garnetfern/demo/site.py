@@ -18,7 +18,7 @@ from .fair import fair_page
 from .moving import moving_pages
 from .placed import placed_bands
 from .room import PICTURE, room_document
-from .words import words
+from .words import phrase, words
 
 NAMES = {
     "glasshouse-dawn": "Glasshouse at dawn.jpg",
@@ -113,6 +113,9 @@ def _banner() -> dict[str, Any]:
     }
 
 
+FAIR = "On the last Saturday in May. Bring a pot, take a fern home; the reading room serves tea."
+
+
 def _week() -> dict[str, Any]:
     left = [
         words(
@@ -139,10 +142,14 @@ def _week() -> dict[str, Any]:
         words(
             "fair-text",
             "text",
-            "On the last Saturday in May. Bring a pot, take a fern home; the reading room serves tea.",
+            FAIR,
             "Hanken Grotesk",
             "17px",
             "#34453c",
+            phrases=[
+                phrase(FAIR, "last Saturday in May", strong=True),
+                phrase(FAIR, "take a fern home", link="fern-fair.html", colour="#6b2430"),
+            ],
         ),
     ]
     return {

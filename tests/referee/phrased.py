@@ -1,4 +1,4 @@
-"""Generated sites whose words have phrases: strong, emphasised, links, of other colours, and lines that end by screen."""
+"""Generated sites whose words have phrases of every sort, and lines that end by screen."""
 
 import random
 from typing import Any

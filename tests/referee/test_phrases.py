@@ -34,7 +34,7 @@ def off_at(block, letters):
 
 
 def fill_of(colour):
-    return tuple(colour.rgb) + (colour.alpha,)
+    return (*tuple(colour.rgb), colour.alpha)
 
 
 @pytest.mark.parametrize("seed", sampled([*range(12)], 2))

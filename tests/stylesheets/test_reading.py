@@ -161,6 +161,28 @@ def test_a_page_whose_stylesheet_is_missing():
     assert "did not come with the page" in brought.unread[0].why
 
 
+def test_what_stretches_of_words_are_is_read():
+    html = """<style>a { color: #7a1f2b; text-decoration: none } .under { text-decoration: underline }
+      .gold { color: gold }</style><div style="background: linear-gradient(red, blue); color: #111">
+      <p>Come to
+         the <strong>fern <em>fair </em></strong>or <a href="room.html"> read</a>,<br><span class=gold>free</span> of
+         <a class=under href="fee.html">a <i>fee</i></a> <a href="javascript:alert(1)">here</a> &amp; <b>now</b></p>
+      <h2><a href="all.html">All of it</a></h2></div>"""
+    (area,) = read_page(html, "a.html", Sources({}), SIZES, FONTS).areas
+    text, heading = area.band.columns[0].blocks
+    assert text.wording == "Come to the fern fair or read,\nfree of a fee here & now"
+    told = {text.wording[p.start : p.end]: p for p in text.phrases}
+    assert list(told) == ["fern", "fair", "read", "free", "a", "fee", "here", "now"]
+    assert (told["fern"].strong, told["fern"].emphasis) == (True, False)
+    assert (told["fair"].strong, told["fair"].emphasis) == (True, True)
+    assert (told["read"].link, told["read"].underlined, told["read"].colour) == ("room.html", False, "#7a1f2b")
+    assert (told["fee"].link, told["fee"].underlined, told["fee"].emphasis) == ("fee.html", True, True)
+    assert told["free"].colour == "#ffd700"
+    # an address that is none leaves the colour of its words
+    assert (told["here"].link, told["here"].colour) == (None, "#7a1f2b")
+    assert (heading.link, heading.phrases) == ("all.html", ())
+
+
 def test_a_font_that_is_not_here_is_told():
     html = '<div style="background: linear-gradient(red, blue); font-family: Comic Fern, cursive"><p>Ferns</p></div>'
     (area,) = read_page(html, "a.html", Sources({}), SIZES, FONTS).areas

@@ -5,6 +5,7 @@ from typing import Annotated
 
 from pydantic import AfterValidator, Field
 
+MOST_LETTERS = 600
 _SCHEME = re.compile(r"[a-z][a-z0-9+.-]*:", re.IGNORECASE)
 _SAFE = re.compile(r"(https?://|mailto:|tel:)\S+$", re.IGNORECASE)
 
@@ -20,4 +21,12 @@ def _link(text: str) -> str:
     return text
 
 
-Link = Annotated[str, Field(max_length=600), AfterValidator(_link)]
+def as_link(text: str | None) -> str | None:
+    """An address as one to go to; None where it is none."""
+    try:
+        return None if text is None or len(text) > MOST_LETTERS else _link(text)
+    except ValueError:
+        return None
+
+
+Link = Annotated[str, Field(max_length=MOST_LETTERS), AfterValidator(_link)]

@@ -10,6 +10,7 @@ from cssselect2.parser import SelectorError
 
 from .. import limits
 from ..document import Band, Block, Column, Screen
+from ..document.link import as_link
 from ..document.model import Content
 from ..document.plate import Plate
 from ..errors import StylesheetError
@@ -19,6 +20,7 @@ from .cascade import Weighed, cascaded, variables
 from .colours import colour
 from .flatten import STATES, Flattener, Ruled, flatten
 from .letters import BOLD, GENERIC, HEADS, Fonts, Letters, handed_down, lettering
+from .phrases import Marks, text_of, words_of
 from .sources import Sources, found_among
 from .tokens import word
 from .unread import Notes, Unread, UnreadError
@@ -32,6 +34,8 @@ SILENT = frozenset({"script", "style", "template", "noscript", "svg", "math", "i
 MOST_BLOCKS, MOST_AREAS = 40, 60
 TOLD_APART = frozenset({*BOLD, "em", "i", "cite", "a", "small"})
 """Elements whose letters browsers make otherwise where nothing is said."""
+HEAVIER = 200
+"""Letters so much heavier than those around them are strong."""
 STANDS = {"center": "center", "end": "end", "flex-end": "end"}
 
 
@@ -232,14 +236,16 @@ class PageReader:
             element = self.elements.get(child)
             if element is None or self._lies_behind(element):
                 continue
-            if (child.tag in WORDS and _text(child)) or ((child.text or "").strip() and _text(child)):
+            if (child.tag in WORDS and text_of(child, SILENT)) or (
+                (child.text or "").strip() and text_of(child, SILENT)
+            ):
                 yield child
             else:
                 yield from self._inside(child)
 
     def _words_of(self, node: Any) -> list[Any]:
         found = list(self._inside(node))
-        return found or ([node] if _text(node) and not len(node) else [])
+        return found or ([node] if text_of(node, SILENT) and not len(node) else [])
 
     def _blocks(self, area: Any, place: tuple[str, int]) -> tuple[list[Block], list[Unread]]:
         blocks: list[Block] = []
@@ -262,7 +268,7 @@ class PageReader:
         made: dict[str, Any] = {
             "id": f"read-words-{number}",
             "kind": kind,
-            "wording": _text(node),
+            **self._said(node, element.letters[self.widest.id]),
             "lettering": letters,
         }
         if tag in HEADS:
@@ -278,6 +284,41 @@ class PageReader:
             made["screens"] = screens
         return Block.model_validate({**made, "lettering": letters.model_dump()}), missing
 
+    def _said(self, node: Any, own: Letters) -> dict[str, Any]:
+        """The words of an element, with what stretches of them are beside, or the link that all of them are."""
+
+        def marks_of(child: Any) -> Marks:
+            return tuple(self._marks(child, own).items())
+
+        wording, phrases = words_of(node, marks_of, SILENT)
+        address = node.get("href") if node.tag == "a" else None
+        whole = phrases[0] if phrases and (phrases[0].start, phrases[0].end) == (0, len(wording)) else None
+        link = whole.link if whole is not None else as_link(address)
+        if link is not None or whole is not None:
+            phrases = []
+        return {"wording": wording, "link": link, "phrases": [p.model_dump() for p in phrases]}
+
+    def _marks(self, node: Any, own: Letters) -> dict[str, Any]:
+        """What an element inside words says about its own ones."""
+        found: dict[str, Any] = {}
+        element = self.elements.get(node)
+        if element is None:
+            return found
+        letters = element.letters[self.widest.id]
+        if letters.weight >= own.weight + HEAVIER:
+            found["strong"] = True
+        if letters.italic != own.italic:
+            found["emphasis"] = True
+        link = as_link(node.get("href")) if node.tag == "a" else None
+        if link is not None:
+            found["link"] = link
+            said = self._at(element, self.widest).values.single
+            line = said.get("text-decoration-line") or said.get("text-decoration")
+            found["underlined"] = not line or any(word(part) == "underline" for part in line)
+        if letters.colour != own.colour:
+            found["colour"] = letters.colour.hex
+        return found
+
     def _plate(self, element: Element) -> dict[str, Any] | None:
         """The colour that lies behind the words alone."""
         nodes = self._at(element, self.widest).values.backgrounds.colour if paints(element.part) else None
@@ -288,18 +329,6 @@ class PageReader:
         except UnreadError:
             return None
         return Plate.model_validate({"backdrop": {"base": shade.hex}}).model_dump() if shade.alpha > 0 else None
-
-
-def _text(node: Any) -> str:
-    """The words of an element, lines as they break by `br`."""
-    parts: list[str] = [node.text or ""]
-    for child in node:
-        if isinstance(child.tag, str) and child.tag not in SILENT:
-            parts.append("\n" if child.tag == "br" else _text(child))
-        parts.append(child.tail or "")
-    lines = (" ".join(line.split()) for line in "".join(parts).split("\n") if line.strip())
-    kept = "\n".join(lines) if any(c.tag == "br" for c in node) else " ".join(lines)
-    return "".join(c for c in kept if c == "\n" or c.isprintable())[:2000]
 
 
 def read_page(html: str, name: str, sources: Sources, screens: Sequence[Screen], fonts: Fonts) -> Brought:

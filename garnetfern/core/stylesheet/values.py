@@ -19,6 +19,7 @@ SINGLE = frozenset({
     "padding-block-start", "padding-block-end", "padding-inline-start", "padding-inline-end", "color", "font",
     "font-family", "font-size", "font-weight", "font-style", "line-height", "letter-spacing", "word-spacing",
     "text-transform", "text-align", "text-shadow", "display", "visibility", "position", "content", "align-items",
+    "text-decoration", "text-decoration-line",
 })  # fmt: skip
 """Properties that are read one by one."""
 READ = BACKGROUNDS | SINGLE

@@ -4,6 +4,7 @@
   import type { Block } from '../api/types';
   import Arrival from './Arrival.svelte';
   import LetterSettings from './LetterSettings.svelte';
+  import PhraseSettings from './PhraseSettings.svelte';
   import PlateTab from './PlateTab.svelte';
   import Tabs from '../parts/Tabs.svelte';
   import WordPlace from './WordPlace.svelte';
@@ -17,15 +18,20 @@
 
   const TABS = [
     { id: 'words', name: 'Words' },
+    { id: 'phrases', name: 'Phrases' },
     { id: 'letters', name: 'Letters' },
     { id: 'plate', name: 'Plate' },
     { id: 'place', name: 'Place' },
     { id: 'arrival', name: 'Arrival' },
   ] as const;
-  const tab = $derived(TABS.find((t) => t.id === place.tab)?.id ?? 'words');
   const block = $derived(selection.block);
+  const tabs = $derived(
+    TABS.filter((t) => t.id !== 'phrases' || (block && doc.kind(block).own.includes('phrases'))),
+  );
+  const tab = $derived(tabs.find((t) => t.id === place.tab)?.id ?? 'words');
   const Other = $derived(block ? others[`./blocks/${block.kind}.svelte`] : undefined);
   const marked = $derived<Record<string, boolean>>({
+    phrases: Boolean(block?.phrases?.length) || Object.values(block?.screens ?? {}).some((own) => own.breaks),
     letters: Boolean(
       block?.lettering?.outline || block?.lettering?.shadow || block?.lettering?.over || block?.heard,
     ),
@@ -41,12 +47,13 @@
 {:else if block?.lettering}
   <Tabs
     label="Settings of the words"
-    tabs={TABS.map((t) => ({ ...t, mark: marked[t.id] }))}
+    tabs={tabs.map((t) => ({ ...t, mark: marked[t.id] }))}
     value={tab}
     choose={(id) => place.turn(id)}
   >
     {#key `${block.id}/${tab}`}
       {#if tab === 'words'}<WordText {block} />
+      {:else if tab === 'phrases'}<PhraseSettings {block} />
       {:else if tab === 'letters'}<LetterSettings {block} />
       {:else if tab === 'plate'}<PlateTab {block} />
       {:else if tab === 'arrival'}<Arrival {block} />

@@ -8,15 +8,17 @@
   import { within } from '../parts/numbers';
   import NumberField from '../parts/NumberField.svelte';
   import { editorOf } from '../state/editor';
+  import { alter } from '../state/target';
   import { weightShown, weightsOf } from '../state/fonts';
   import Axes from './Axes.svelte';
   import MenuItems from './MenuItems.svelte';
+  import { reworded } from './phrases';
   import SizeSetting from './SizeSetting.svelte';
   import Wording from './Wording.svelte';
   import { useBench } from '../state/context';
 
   let { block }: { block: Block } = $props();
-  const { doc, selection } = useBench();
+  const { doc, edits, selection } = useBench();
 
   const ALIGNS = [
     { value: 'start', name: 'left' },
@@ -45,8 +47,12 @@
   {:else}
     <Wording
       value={block.wording ?? ''}
-      show={(text) => to.show({ wording: text })}
-      keep={(text) => to.keep({ wording: text }, `Words: ${text.slice(0, 40) || 'none'}`)}
+      show={(text) => edits.show(alter<Block>(to.target, (b) => reworded(b, text)))}
+      keep={(text) =>
+        edits.keep(
+          alter<Block>(to.target, (b) => reworded(b, text)),
+          `Words: ${text.slice(0, 40) || 'none'}`,
+        )}
     />
   {/if}
   <div class="grid grid-cols-[1fr_90px_80px] gap-2">
@@ -136,7 +142,7 @@
         choose={(align) => void to.keep({ 'lettering/align': align }, `Words ${align}`)}
       />
     </div>
-    {#if !own.includes('items')}
+    {#if !own.includes('items') && !block.phrases?.some((phrase) => phrase.link)}
       <Field
         label="Link"
         hideLabel
