@@ -63,7 +63,14 @@ def one_band(*layers, blocks=None, **band):
     return document(image_layer(), *layers, blocks=blocks or [words("title"), words("line", "17px")], **band)
 
 
+def coloured():
+    """Words of which one phrase is dark, the others light."""
+    phrases = [{"start": 0, "end": 5, "colour": "#17211b", "strong": True}]
+    return one_band(colour_layer("#0b1a14", 0.1), blocks=[words("title", phrases=phrases), words("line", "17px")])
+
+
 SITES = {
+    "a phrase is of the other tone": (coloured(), BRIGHT),
     "an overlay that is too weak": (one_band(colour_layer("#0b1a14", 0.1)), BRIGHT),
     "nothing over it": (one_band(), HALVES),
     "words aside on a wide band": (one_band(colour_layer("#000000", 0.1), height={"min": "480px"}), HALVES),
@@ -89,6 +96,7 @@ def short_on(file, page):
 
 
 FOUND = {
+    "a phrase is of the other tone": {"deepen", "shade"},
     "an overlay that is too weak": {"deepen", "shade", "veil", "plate", "halo"},
     "words aside on a wide band": {"shade", "deepen"},
     "dark words": {"shade", "plate"},

@@ -77,8 +77,13 @@ def sized(block: Block, size: str) -> Block:
 
 def widest(block: Block, fonts: FontBook) -> float:
     """How wide the widest of its words is, em, with its spacing left out: that does not grow with it."""
-    lettering = block.lettering.model_copy(update={"size": f"{MEASURED}px", "spacing": "0px"})
-    plain = block.model_copy(update={"lettering": lettering, "plate": None, "width": None, "items": ()})
+    heaviest = max((p.weight_among(block.lettering.weight) for p in block.phrases), default=block.lettering.weight)
+    lettering = block.lettering.model_copy(
+        update={"size": f"{MEASURED}px", "spacing": "0px", "weight": heaviest},
+    )
+    plain = block.model_copy(
+        update={"lettering": lettering, "plate": None, "width": None, "items": (), "phrases": ()},
+    )
     words = (plain.model_copy(update={"wording": word}) for word in block.wording.split())
     widths = (natural_width(word, setting_of(word, fonts, DESKTOP, False)) for word in words)
     return max(widths, default=float(MEASURED)) / MEASURED

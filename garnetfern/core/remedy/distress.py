@@ -12,7 +12,7 @@ from ..colour.notation import parse_colour
 from ..document import Area, Band, Block, Page, each_block, with_backdrop
 from ..reading import Situation, situations
 from ..resolve.records import PageRecord
-from .fills import fill_of, filled
+from .fills import colours_of, fill_of, filled
 from .plight import LATELY, Colours
 from .tone import shade_tone
 from .trial import Tried
@@ -202,9 +202,17 @@ class Distress:
         return other if self.trial(other).meets(bare) else page
 
     def _one_tone(self) -> tuple[Page, int]:
-        odd = [n for n in self.words if is_light(fill_of(self.block(n))) != self.light]
+        odd = [n for n in self.words if any(self._other_tone(colour) for colour in colours_of(self.block(n)))]
         odd = [n for n in odd if "colour" not in self.block(n).keep]
         page = self.page
         if odd:
-            page = each_block(page, lambda b: filled(b, self.colour) if b.id in odd else b)
+            page = each_block(page, lambda b: self._toned(b) if b.id in odd else b)
         return self.borne(page), len(odd)
+
+    def _other_tone(self, colour: str) -> bool:
+        return is_light(colour) != self.light
+
+    def _toned(self, block: Block) -> Block:
+        """Of the colour of most words, or of its own where its phrases alone were of the other tone."""
+        own = fill_of(block)
+        return filled(block, self.colour if self._other_tone(own) else own)

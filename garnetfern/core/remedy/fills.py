@@ -9,6 +9,12 @@ def fill_of(block: Block) -> str:
     return lettering.outline.colour if lettering.hollow and lettering.outline else lettering.colour
 
 
+def colours_of(block: Block) -> tuple[str, ...]:
+    """All colours that its words are read by."""
+    hollow = block.lettering.hollow
+    return (fill_of(block), *(p.colour for p in block.phrases if p.colour and not hollow))
+
+
 def filled(block: Block, colour: str) -> Block:
     """A block whose letters are read by another colour, pointed at too; its phrases as well."""
     lettering = block.lettering

@@ -65,7 +65,7 @@ def _saying(site: Site, page_id: str, band: Band, heading: Block, said: str) -> 
 
     def worded(block: Block) -> Block:
         if block.id == heading.id:
-            return block.model_copy(update={"wording": said})
+            return block.model_copy(update={"wording": said, "phrases": ()})
         hidden = block.id in beside and block.wording in STANDING_IN
         return block.model_copy(update={"visible": False}) if hidden else block
 
