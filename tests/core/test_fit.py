@@ -289,6 +289,15 @@ def test_the_widths_at_which_words_begin_to_fit_are_those_of_looking_at_every_on
     assert here == {kind for kind, _ in run.at(320)}
 
 
+def test_a_menu_that_has_no_room_can_be_folded_where_it_has_none():
+    file = CASES["off_screen"][0]
+    trouble = Trouble(reader_of(file), file.site, file.site.pages[0], "w", "off_screen")
+    way = next(w for w in ways_out(trouble) if w.way == "fold")
+    (block,) = way.change.page.blocks()
+    assert {screen: own.fold for screen, own in block.screens.items()} == {"phone": "closed", "tablet": "closed"}
+    assert way.change.sentence == "The menu is folded on the phone and the tablet; a press opens it."
+
+
 def test_words_whose_place_is_kept_stay():
     file = CASES["off_screen"][0]
     page = file.site.pages[0]

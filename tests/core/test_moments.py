@@ -26,6 +26,7 @@ OTHER = {
     "plain": True,
     "spaced": True,
     "printed": True,
+    "opened": True,
     "time": 1.5,
     "phases": (("turns", 4.0),),
 }
@@ -53,6 +54,10 @@ PAGES = {
     "a picture that stays put": (lambda: moving("fixed"), {"missing", "scroll"}),
     "a slower picture": (lambda: moving("slower"), {"missing", "scroll", "less_motion"}),
     "pictures in turn": (lambda: page_with(TURNS), {"missing", "time", "phases", "less_motion"}),
+    "a menu that folds": (
+        lambda: page_with(blocks=[{"id": "m", "kind": "menu", "items": [{"wording": "Visit"}], "fold": "closed"}]),
+        {"opened"},
+    ),
     "words that answer to the pointer": (
         lambda: page_with(blocks=[{**HEADING, "lettering": {**HEADING.get("lettering", {}), "over": "#ff0000"}}]),
         {"pointed"},

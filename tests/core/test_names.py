@@ -23,6 +23,7 @@ def test_every_class_of_a_page_is_ours_or_of_something_on_it(demo):
         emitted = emit_page(demo.site, page, FONTS, Urls())
         own = {named(name) for name in ids_of(page)}
         ours = {f"gf-{name}" for name in COMMON} | {f"gf-pick-{n}" for n in ids_of(page)}
+        ours |= {f"gf-phrase-{n}" for block in page.blocks() for n in range(len(block.phrases))}
         assert classes(emitted.body) - own - ours == set()
         said = set(re.findall(r"\.(gf-[\w-]+)", emitted.css))
         assert said - own - ours == set(), page.id

@@ -11,6 +11,7 @@ from garnetfern.core.document.addresses import with_links
 from garnetfern.core.errors import DocumentError
 from garnetfern.core.reading import situations
 from garnetfern.core.remedy.fills import filled
+from garnetfern.core.remedy.remedies import Remedies, no_colours
 from garnetfern.core.resolve.lengths import Viewport
 from garnetfern.core.resolve.lines import broken_lines
 from garnetfern.core.resolve.moment import Moment
@@ -137,3 +138,13 @@ def test_links_among_words_follow_a_page_to_its_new_address():
     plain["pages"][1] = {**plain["pages"][1], "slug": "fern-fair"}
     after = with_links(before, read_site(plain, shipped_fonts().names()))
     assert next(after.pages[0].blocks()).addresses() == ("fern-fair.html#when",)
+
+
+def test_the_nearest_way_out_for_a_phrase_alone_is_the_colour_of_the_others():
+    site = site_of(text({**FAIR, "colour": "#3d5548", "link": "fair.html"}))
+    reader, page = reader_of(SiteFile(site, {})), site.pages[0]
+    found = Remedies(reader, site, page, next(page.blocks()), no_colours)
+    first = next(r for r in found if r.kind == "fill")
+    assert first.sentence == "All words become as most are, #ffffff."
+    (phrase,) = next(first.page.blocks()).phrases
+    assert (phrase.colour, phrase.link) == (None, "fair.html")

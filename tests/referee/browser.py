@@ -37,6 +37,7 @@ READ_LETTERS = """(e) => {
   const walk = document.createTreeWalker(e, NodeFilter.SHOW_TEXT);
   const range = document.createRange();
   while (walk.nextNode()) {
+    if (!walk.currentNode.parentElement.checkVisibility()) continue;
     const text = walk.currentNode.data;
     for (let i = 0; i < text.length; i++) {
       range.setStart(walk.currentNode, i); range.setEnd(walk.currentNode, i + 1);
@@ -56,6 +57,7 @@ PROBE = """([selector, wanted]) => {
     let top = null, line = 0, n = 0;
     const walk = document.createTreeWalker(block, NodeFilter.SHOW_TEXT);
     while (walk.nextNode()) {
+      if (!walk.currentNode.parentElement.checkVisibility()) continue;
       for (let i = 0; i < walk.currentNode.data.length; i++, n++) {
         const range = document.createRange();
         range.setStart(walk.currentNode, i); range.setEnd(walk.currentNode, i + 1);

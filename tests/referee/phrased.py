@@ -48,10 +48,14 @@ def _block(rng: random.Random, n: int) -> dict[str, Any]:
     }
     if found["kind"] == "heading":
         found["level"] = 2
+    if found["kind"] == "text" and rng.random() < 0.6:
+        found["listed"] = rng.choice(["marks", "numbers"])
+        found["wording"] = wording.replace(": ", ":\n").replace(" or ", " or\n")
     if rng.random() < 0.3:
         found["plate"] = {"backdrop": {"base": "#10201ae0"}, "fit": True}
     spaces = [at for at, letter in enumerate(wording) if letter in " \n"]
-    found["screens"] = {"phone": {"breaks": sorted(rng.sample(spaces, 1))}} if rng.random() < 0.5 else {}
+    if "listed" not in found and rng.random() < 0.5:
+        found["screens"] = {"phone": {"breaks": sorted(rng.sample(spaces, 1))}}
     return found
 
 

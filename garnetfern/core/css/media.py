@@ -44,10 +44,10 @@ _FORCED: Rules = {
     ],
     ".gf-page .gf-words .gf-phrase": [("color", "CanvasText")],
     ".gf-page a.gf-words, .gf-page .gf-words a, .gf-page .gf-words a.gf-phrase": [("color", "LinkText")],
-    ".gf-page a:focus-visible": [("outline", f"{FOCUS_LINE + 1}px solid Highlight")],
+    ".gf-page :is(a, summary):focus-visible": [("outline", f"{FOCUS_LINE + 1}px solid Highlight")],
 }
 _FOCUS: Rules = {
-    ".gf-page a:focus-visible": [
+    ".gf-page :is(a, summary):focus-visible": [
         ("outline", f"{FOCUS_LINE}px solid {FOCUS_LIGHT}"),
         ("outline-offset", "0"),
         ("box-shadow", f"0 0 0 {2 * FOCUS_LINE}px {FOCUS_DARK}"),

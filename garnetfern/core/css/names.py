@@ -6,9 +6,9 @@ no id can hold, so that a rule for one band is never a rule for all.
 
 COMMON = frozenset(
     {
-        "band", "behind", "behind-page", "button", "column", "content", "control", "heard", "join", "layer", "main",
-        "menu", "page", "phrase", "pick", "picks", "picture", "plated", "run", "space", "stop", "stop-box",
-        "underlined", "words",
+        "band", "behind", "behind-page", "button", "column", "content", "control", "entries", "fold", "heard", "join",
+        "layer", "list", "main", "menu", "page", "phrase", "pick", "picks", "picture", "plated", "run", "space",
+        "stop", "stop-box", "underlined", "words",
     }
 )  # fmt: skip
 """What stands behind `gf-` in the classes that all pages have."""

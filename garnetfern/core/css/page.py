@@ -10,7 +10,7 @@ from ..resolve.control import control_of, pickable
 from ..resolve.layout import STACK_BELOW
 from ..resolve.records import UNDERLINE_BELOW, UNDERLINE_THICK
 from .arrival import arrival_css
-from .blocks import pointed
+from .blocks import common_rules, pointed
 from .choice import WITHOUT_SCRIPT
 from .declarations import Declarations, rule
 from .escape import css_comment, html_attribute, html_text
@@ -215,7 +215,7 @@ def emit_page(site: Site, page: Page, fonts: FontBook, urls: Urls, groups: Seque
     fonts = fonts.of(site)
     emission = Emission(site, page, fonts, urls)
     base = page_rules(site, page, fonts)
-    css = RESET + rules_text(COMMON) + rules_text(base) + _rows(site, page)
+    css = RESET + rules_text({**COMMON, **common_rules(page)}) + rules_text(base) + _rows(site, page)
     css += _layer_files(emission) + _exceptions(site, page, base, fonts) + _moving(page)
     control = control_of(site, page, emission.windows) if _plays(page, emission) else None
     css += _over(site, page) + (stop_css(control, pickable(page)) if control else "") + arrival_css(page)

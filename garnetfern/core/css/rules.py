@@ -6,7 +6,7 @@ Emitting compares the rules of each screen with those of the page without except
 from ..colour.notation import parse_colour
 from ..document import Area, Backdrop, Band, Block, Column, Join, Layer, Page, Plate, Site, ever_visible
 from ..resolve.book import FontBook
-from .blocks import BlockContext, block_declarations, phrase_rules
+from .blocks import BlockContext, block_declarations, inner_rules
 from .declarations import Declarations, number, rule
 from .layers import layer_declarations, part_declarations
 from .names import named
@@ -53,8 +53,8 @@ def _base(backdrop: Backdrop, selector: str, own: Declarations) -> Rules:
 
 def _block_rules(site: Site, block: Block, band: Band, fonts: FontBook) -> Rules:
     selector = f".{named(block.id)}"
-    found: Rules = {selector: block_declarations(block, BlockContext(site, band, fonts))}
-    found |= phrase_rules(block, fonts)
+    context = BlockContext(site, band, fonts)
+    found: Rules = {selector: block_declarations(block, context), **inner_rules(block, context)}
     if block.plate is not None:
         base = block.plate.backdrop.base
         behind: Declarations = [("background-color", base)] if base else []

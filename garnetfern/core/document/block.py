@@ -15,6 +15,10 @@ from .phrase import MOST_PHRASES, Phrase, breaks_problem, phrases_problem, with_
 from .plate import Plate
 
 Align = Literal["start", "center", "end"]
+Fold = Literal["beside", "closed", "open"]
+"""How the entries of a menu stand: beside each other; or behind a word that opens them, closed or open at first."""
+Listed = Literal["marks", "numbers"]
+"""What stands before each line of a text that is a list."""
 Kept = Literal["colour", "place", "picture"]
 """What remedies leave alone: the words' colour, their place, and all that changes the picture as a whole."""
 
@@ -96,6 +100,7 @@ class BlockException(Model):
 
     size: SizeText | None = Field(None, description="of its lettering")
     visible: bool | None = None
+    fold: Fold | None = Field(None, description="of a menu")
     breaks: tuple[int, ...] | None = Field(
         None, max_length=60, description="where its lines end, as places of spaces and line breaks in its wording"
     )
@@ -112,7 +117,8 @@ class Block(Model):
 
     `level` is the heading's place in the outline; no other block has one. A picture shows `asset`, cut for `slot`
     where one is named, with `wording` as its alternative text. A space is `height` high. Words may have a `plate`
-    behind them. What is only `heard` is kept for screen readers: a title, say, that the picture bears already.
+    behind them. A menu may be folded behind its `wording`. What is only `heard` is kept for screen readers: a title,
+    say, that the picture bears already.
     """
 
     id: Identifier
@@ -126,7 +132,9 @@ class Block(Model):
     heard: bool = False
     plate: Plate | None = None
     link: Link | None = None
+    listed: Listed | None = Field(None, description="a list, each line of the wording an entry; none: running words")
     items: tuple[MenuItem, ...] = Field((), max_length=20)
+    fold: Fold = Field("beside", description="how the entries of a menu stand")
     asset: Identifier | None = None
     slot: Identifier | None = None
     height: SizeText = Field("32px", description="of a space")
@@ -145,6 +153,16 @@ class Block(Model):
             raise ValueError("Only words have a plate.")
         breaks = (own.breaks for own in self.screens.values() if own.breaks is not None)
         problems = [phrases_problem(self.wording, self.phrases, bool(self.link))]
+        breaks_differ = any(own.breaks is not None for own in self.screens.values())
+        if self.listed and breaks_differ:
+            problems.append("The lines of a list are its entries, and the same on every screen.")
+        if self.listed and self.link:
+            problems.append("A list is no link as a whole; words in it may be.")
+        folds = set(self.folds)
+        if folds and "items" not in own:
+            problems.append("Only a menu folds.")
+        if len(folds) > 1:
+            problems.append("A menu is open at first wherever it folds, or closed wherever it folds.")
         for problem in (*problems, *(breaks_problem(self.wording, there) for there in breaks)):
             if problem is not None:
                 raise ValueError(problem)
@@ -182,6 +200,21 @@ class Block(Model):
         return tuple(link for link in own if link)
 
     @property
+    def folds(self) -> tuple[Fold, ...]:
+        """How its entries are folded at first, everywhere and on single screens, where they are."""
+        every = (self.fold, *(own.fold for own in self.screens.values()))
+        return tuple(fold for fold in every if fold is not None and fold != "beside")
+
+    def opened(self) -> "Block":
+        """The same with entries that are folded open."""
+        screens = {
+            name: own.model_copy(update={"fold": "open"}) if own.fold == "closed" else own
+            for name, own in self.screens.items()
+        }
+        fold = "open" if self.fold == "closed" else self.fold
+        return self.model_copy(update={"fold": fold, "screens": screens})
+
+    @property
     def pressed(self) -> bool:
         """Whether all of it is a link or made of links."""
         return self.of_kind.linked or self.link is not None
@@ -200,6 +233,8 @@ class Block(Model):
             changed["lettering"] = self.lettering.model_copy(update={"size": other.size})
         if other.visible is not None:
             changed["visible"] = other.visible
+        if other.fold is not None:
+            changed["fold"] = other.fold
         if other.breaks is not None:
             changed["wording"] = with_breaks(self.wording, other.breaks)
         return self.model_copy(update=changed)

@@ -20,6 +20,8 @@ def depends_on(page: Page) -> frozenset[str]:
     for block in page.blocks():
         if block.lettered:
             found.add("plain")
+        if "closed" in block.folds:
+            found.add("opened")
         if block.lettering.over is not None:
             found.add("pointed")
         if block.assets():

@@ -17,8 +17,9 @@ class Moment:
     scrolled, 0..1. `enlarged`: letters are that many times as large. `less_motion`: the visitor asks that nothing move.
     `missing`: the pictures are not there. `plain`: the files of fonts are not, and others stand in for them. `spaced`:
     lines, letters and words are set wider (WCAG 2.2, 1.4.12). `printed`: on paper, where nothing lies behind the words.
-    `time`: seconds since the page was shown; None: at rest, what moves by itself at its beginning. `phases`: the own
-    time of a moving layer, s by the layer's id, where it is another than the page's.
+    `opened`: menus that are folded are open. `time`: seconds since the page was shown; None: at rest, what moves by
+    itself at its beginning. `phases`: the own time of a moving layer, s by the layer's id, where it is another than the
+    page's.
     """
 
     viewport: Viewport
@@ -30,6 +31,7 @@ class Moment:
     plain: bool = False
     spaced: bool = False
     printed: bool = False
+    opened: bool = False
     time: float | None = None
     phases: tuple[tuple[str, float], ...] = ()
 
@@ -55,6 +57,8 @@ class Moment:
             page = pointed_at(page, self.pointed)
         if self.enlarged != 1:
             page = each_block(page, lambda block: _enlarged(block, self.enlarged))
+        if self.opened:
+            page = each_block(page, Block.opened)
         if self.spaced:
             page = each_block(page, _spaced)
         return _printed(page) if self.printed else page

@@ -22,7 +22,7 @@ from .sheets import ColourSheet, ImageSheet, Rendition, Sheet
 ANY = Viewport(0, 0)
 """Stands for every viewport."""
 
-LAYING = ("pointed", "enlarged", "plain", "spaced", "printed")
+LAYING = ("pointed", "enlarged", "plain", "spaced", "printed", "opened")
 """The members of a moment that the document answers to: what is said and laid out differs with them."""
 
 

@@ -2528,7 +2528,8 @@ export interface components {
          *
          *     `level` is the heading's place in the outline; no other block has one. A picture shows `asset`, cut for `slot`
          *     where one is named, with `wording` as its alternative text. A space is `height` high. Words may have a `plate`
-         *     behind them. What is only `heard` is kept for screen readers: a title, say, that the picture bears already.
+         *     behind them. A menu may be folded behind its `wording`. What is only `heard` is kept for screen readers: a title,
+         *     say, that the picture bears already.
          */
         Block: {
             /** Id */
@@ -2586,10 +2587,22 @@ export interface components {
             /** Link */
             link?: string | null;
             /**
+             * Listed
+             * @description a list, each line of the wording an entry; none: running words
+             */
+            listed?: ("marks" | "numbers") | null;
+            /**
              * Items
              * @default []
              */
             items: components["schemas"]["MenuItem"][];
+            /**
+             * Fold
+             * @description how the entries of a menu stand
+             * @default beside
+             * @enum {string}
+             */
+            fold: "beside" | "closed" | "open";
             /** Asset */
             asset?: string | null;
             /** Slot */
@@ -2628,6 +2641,11 @@ export interface components {
             size?: string | null;
             /** Visible */
             visible?: boolean | null;
+            /**
+             * Fold
+             * @description of a menu
+             */
+            fold?: ("beside" | "closed" | "open") | null;
             /**
              * Breaks
              * @description where its lines end, as places of spaces and line breaks in its wording

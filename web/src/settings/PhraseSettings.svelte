@@ -130,7 +130,7 @@
         >
       {/if}
     </div>
-    {#if space !== null}
+    {#if space !== null && !block.listed}
       <div class="flex flex-wrap items-center gap-2">
         <label class="check">
           <input

@@ -39,6 +39,15 @@
   const shipped = $derived(doc.fonts.filter((f) => !f.own));
 
   const to = editorOf((chosen) => chosen.blockTarget(block.id));
+
+  /** The entries of a list are the same on every screen, and each may have its own links. */
+  function list(listed: Block['listed']): void {
+    const screens = Object.fromEntries(
+      Object.entries(block.screens ?? {}).map(([id, said]) => [id, { ...said, breaks: null }]),
+    );
+    const values = listed ? { listed, link: null, screens } : { listed };
+    void to.keep(values, listed ? 'A list' : 'Running words');
+  }
 </script>
 
 <div class="flex flex-col gap-2">
@@ -116,7 +125,7 @@
     show={(colour) => to.show({ 'lettering/colour': colour })}
     keep={(colour) => to.keep({ 'lettering/colour': colour }, `Words in ${colour}`)}
   />
-  <div class="flex items-center gap-4">
+  <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
     {#if own.includes('level')}
       <label class="flex items-center gap-1.5" title="Its place in the outline; its size is its own">
         <span class="muted text-small">Level</span>
@@ -133,6 +142,20 @@
         </select>
       </label>
     {/if}
+    {#if own.includes('listed')}
+      <label class="flex items-center gap-1.5" title="Each line of the words is an entry then">
+        <span class="muted text-small">As</span>
+        <select
+          class="field"
+          value={block.listed ?? ''}
+          onchange={(e) => void list((e.currentTarget.value || null) as Block['listed'])}
+        >
+          <option value="">text</option>
+          <option value="marks">list</option>
+          <option value="numbers">numbered list</option>
+        </select>
+      </label>
+    {/if}
     <div class="shrink-0">
       <Choice
         label="Set"
@@ -142,7 +165,7 @@
         choose={(align) => void to.keep({ 'lettering/align': align }, `Words ${align}`)}
       />
     </div>
-    {#if !own.includes('items') && !block.phrases?.some((phrase) => phrase.link)}
+    {#if !own.includes('items') && !block.listed && !block.phrases?.some((phrase) => phrase.link)}
       <Field
         label="Link"
         hideLabel

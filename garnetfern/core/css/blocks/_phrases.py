@@ -38,16 +38,18 @@ def _opened(phrase: Phrase, number: int) -> tuple[str, str]:
     return opened, "".join(f"</{tag}>" for tag, _ in reversed(tags))
 
 
-def words_html(block: Block) -> str:
-    """A block's words between tags. Everything in them is escaped."""
+def words_html(block: Block, start: int = 0, end: int | None = None) -> str:
+    """A block's words between tags, or those between two places. Everything in them is escaped."""
     varying = varying_breaks(block)
-    found, pen = "", 0
+    found, pen = "", start
+    end = len(block.wording) if end is None else end
     for number, phrase in enumerate(block.phrases):
-        opened, closed = _opened(phrase, number)
-        found += _text(block, pen, phrase.start, varying)
-        found += opened + _text(block, phrase.start, phrase.end, varying) + closed
-        pen = phrase.end
-    return found + _text(block, pen, len(block.wording), varying)
+        first, last = max(phrase.start, start), min(phrase.end, end)
+        if first < last:
+            opened, closed = _opened(phrase, number)
+            found += _text(block, pen, first, varying) + opened + _text(block, first, last, varying) + closed
+            pen = last
+    return found + _text(block, pen, end, varying)
 
 
 def phrase_rules(block: Block, fonts: FontBook) -> dict[str, Declarations]:

@@ -2,4 +2,5 @@
 
 from ._kind import PHRASES, BlockKind
 
-KIND = BlockKind(own=PHRASES, running=True)
+LISTED = {"listed": "Only a text is a list."}
+KIND = BlockKind(own={**PHRASES, **LISTED}, running=True)

@@ -9,28 +9,40 @@ from ..phrased import mixed_width, set_mixed
 from ..records import BlockRecord
 from ..shape import Setting, shape
 from ..voices import Voice
+from ._list import indent_of, marks_of, set_list
 from ._place import SetWords, WordRoom
 
 
-def wording(block: Block) -> str:
-    """What is shown."""
+def _said(block: Block) -> str:
     return capitalised(block.wording, block.lettering)
+
+
+def wording(block: Block) -> str:
+    """What is shown; the marks of a list behind its entries."""
+    said = _said(block)
+    return "\n".join([said, *marks_of(block, said)]) if block.listed and said else said
 
 
 def natural_width(block: Block, setting: Setting, voices: tuple[Voice, ...] = ()) -> float:
     """The widest of its lines."""
+    said, indent = _said(block), indent_of(block, setting.size)
     if voices:
-        return mixed_width(wording(block), voices)
-    return max((ceiled(shape(text, setting).width) for text in wording(block).split("\n")), default=0.0)
+        return indent + mixed_width(said, voices)
+    return indent + max((ceiled(shape(text, setting).width) for text in said.split("\n")), default=0.0)
 
 
 def set_words(block: Block, setting: Setting, room: WordRoom) -> SetWords:
     """One line under the other."""
-    place = (setting, room.line_height, room.width, room.align, room.left, room.top)
-    if room.voices:
-        return SetWords(*set_mixed(wording(block), room.voices, *place))
-    lines, missing = set_lines(wording(block), *place)
-    return SetWords(lines, missing, sum(line.height for line in lines))
+    said = _said(block)
+
+    def flowed(inner: WordRoom) -> SetWords:
+        place = (setting, inner.line_height, inner.width, inner.align, inner.left, inner.top)
+        if inner.voices:
+            return SetWords(*set_mixed(said, inner.voices, *place))
+        lines, missing = set_lines(said, *place)
+        return SetWords(lines, missing, sum(line.height for line in lines))
+
+    return set_list(block, said, setting, room, flowed) if block.listed and said else flowed(room)
 
 
 def targets(block: Block, words: BlockRecord, ascent: float, descent: float) -> tuple[Box, ...]:
