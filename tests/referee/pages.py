@@ -65,6 +65,13 @@ class _Maker:
     def column(self) -> dict[str, Any]:
         rng = self.rng
         column: dict[str, Any] = {"id": self.name("k"), "share": rng.choice([1, 1, 2])}
+        # chosen apart, so that all else of a page stays as it is
+        apart = random.Random(self.count)
+        if apart.random() < 0.4:
+            column |= {
+                "height": apart.choice(["260px", "34vh", "30vw"]),
+                "stand": apart.choice(["end", "center", None]),
+            }
         column["blocks"] = [self.block() for _ in range(rng.randint(1, 3))]
         if rng.random() < 0.5:
             column |= {"padding": {"block": "14px", "inline": "2vw"}, "backdrop": self.backdrop()}

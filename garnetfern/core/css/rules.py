@@ -67,8 +67,11 @@ def _column_rule(column: Column, band: Band) -> Declarations:
     found: Declarations = [("gap", column.gap)]
     if (column.padding.block, column.padding.inline) != ("0px", "0px"):
         found.append(("padding", f"{column.padding.block} {column.padding.inline}"))
-    if band.content.level != "start":
-        found.append(("justify-content", band.content.level))
+    if column.height not in ("0", "0px"):
+        found.append(("min-block-size", column.height))
+    stand = column.stand or band.content.level
+    if stand != "start":
+        found.append(("justify-content", stand))
     if band.order:
         found.append(("order", str(band.in_order().index(column))))
     return found

@@ -21,13 +21,15 @@ Layout = Literal["auto", "row", "stack"]
 
 
 class Column(Model):
-    """Blocks one under the other. `share` is its part of the width among its neighbours."""
+    """Blocks one under the other. `share` is its part of the width among its neighbours, `height` its least height."""
 
     id: Identifier
     name: Name = "Column"
     share: float = Field(1, gt=0, le=12)
     gap: SizeText = "16px"
     stagger: float = Field(0, ge=0, le=3, description="how much later each arriving block begins than the last, s")
+    height: SizeText = "0px"
+    stand: Align | None = Field(None, description="where its blocks stand in it; none: as its band has it")
     padding: Padding = Padding(block="0px", inline="0px")
     backdrop: Backdrop = Backdrop()
     blocks: tuple[Block, ...] = Field((), max_length=40)

@@ -121,26 +121,30 @@ class _Setter:
             if stacked and n:
                 y = height + gap
             record, blocks = self.column(column, room, x, y)
+            least = max(record.box.height, layout_unit(Scale(self.viewport).px(column.height)))
+            if stacked:
+                record, blocks = self._levelled(column, record, blocks, least)
             found.append((record, blocks))
-            height = max(height, record.box.bottom)
+            height = max(height, y + least)
             if not stacked:
                 x += room + gap
         if not stacked:
-            found = [self._levelled(record, blocks, height) for record, blocks in found]
+            found = [self._levelled(c, *there, height) for c, there in zip(standing, found, strict=True)]
         # columns are painted as they stand, words are told as they are read
         read = {record.id: blocks for record, blocks in found}
         return [r for r, _ in found], [b for column in band.columns for b in read[column.id]], height
 
     def _levelled(
-        self, column: ColumnRecord, blocks: list[BlockRecord], height: float
+        self, column: Column, record: ColumnRecord, blocks: list[BlockRecord], height: float
     ) -> tuple[ColumnRecord, list[BlockRecord]]:
-        """A column stretched to its row's height, its blocks at the top, in the middle or at the foot."""
-        free = height - column.box.height
-        down = layout_unit({"start": 0.0, "center": free / 2, "end": free}[self.band.content.level])
+        """A column stretched to a height, its row's or its own, its blocks at the top, in the middle or at the foot."""
+        free = height - record.box.height
+        stand = column.stand or self.band.content.level
+        down = layout_unit({"start": 0.0, "center": free / 2, "end": free}[stand])
         moved = [moved_block(b, down) for b in blocks]
-        ids = set(column.blocks)
+        ids = set(record.blocks)
         self.pictures = [(i, replace(b, y=b.y + down) if i in ids else b) for i, b in self.pictures]
-        return replace(column, box=replace(column.box, height=height)), moved
+        return replace(record, box=replace(record.box, height=height)), moved
 
 
 def moved_block(block: BlockRecord, down: float) -> BlockRecord:

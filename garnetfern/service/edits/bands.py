@@ -5,13 +5,13 @@ from typing import Literal
 
 from pydantic import Field
 
-from ...core.document import Backdrop, Band, Column, Height, Ids, Padding, Page, Site
+from ...core.document import Backdrop, Band, Height, Ids, Padding, Page, Site
 from ...core.document.ids import renamed_band
-from ...core.document.model import BandException
+from ...core.document.model import BandException, Content
 from ...core.document.screens import at_screen
 from ...core.errors import GarnetfernError, NotFoundError
-from ..kinds.blocks import new_block
-from ..kinds.fresh import Fresh, by_light
+from ..kinds.columns import Filling, filled_column
+from ..kinds.fresh import by_light
 from .common import (
     Asked,
     Edited,
@@ -29,12 +29,13 @@ class KeepsJoinError(GarnetfernError):
 
 
 class AddBand(Asked):
-    """A new band below `after` (None: at the top), with one to four columns."""
+    """A new band below `after` (None: at the top), with one to four columns `of` something."""
 
     kind: Literal["add-band"] = "add-band"
     page: str
     after: str | None = None
     columns: int = Field(1, ge=1, le=4)
+    of: Filling = "words"
 
 
 class RemoveBand(Asked):
@@ -83,31 +84,27 @@ class MoveColumn(Asked):
     screen: str | None = None
 
 
-SAMPLE = ("heading", "text")
-"""What a new band's columns begin with."""
-
-
-def _new_column(site: Site, page: Page, ids: Ids, n: int, sample: bool) -> Column:
-    fresh = Fresh(site, page, by_light(site)[0])
-    blocks = tuple(new_block(kind, fresh, ids) for kind in SAMPLE) if sample else ()
-    return Column(id=ids.free("column"), name=f"Column {n + 1}", blocks=blocks)
-
-
 def add_band(site: Site, asked: AddBand) -> Edited:
-    """A band on the site's lightest colour, its words in the darkest."""
+    """A band on the site's lightest colour, its words in the darkest. Raises NoPictureError where it shows pictures and
+    the site has none."""
     page = page_of(site, asked.page)
     at = 0 if asked.after is None else band_of(page, asked.after)[0] + 1
     ids = Ids(page)
     names = {b.name for b in page.bands}
     name = next(n for n in (f"Band {k}" for k in range(1, 99)) if n not in names)
     base = by_light(site)[-1]
+    # in line with what stands above it
+    above = page.bands[at - 1] if at else next(iter(page.bands), None)
+    width = above.content.width if above is not None else Content().width
+    inline = above.padding.inline if above is not None else Padding().inline
     band = Band(
         id=ids.free("band"),
         name=name,
         height=Height(min="0px"),
-        padding=Padding(block="44px", inline="6vw"),
+        padding=Padding(block="44px", inline=inline),
+        content=Content(width=width),
         backdrop=Backdrop(base=base),
-        columns=tuple(_new_column(site, page, ids, n, True) for n in range(asked.columns)),
+        columns=tuple(filled_column(asked.of, site, page, ids, n) for n in range(asked.columns)),
     )
     bands = (*page.bands[:at], band, *page.bands[at:])
     return Edited(with_page(site, page.model_copy(update={"bands": bands})), f"Add {name}", band.id)
@@ -175,7 +172,7 @@ def set_columns(site: Site, asked: SetColumns) -> Edited:
     columns = list(band.columns)
     ids = Ids(page)
     while len(columns) < asked.count:
-        columns.append(_new_column(site, page, ids, len(columns), True))
+        columns.append(filled_column("words", site, page, ids, len(columns)))
     if len(columns) > asked.count:
         rest = [b for c in columns[asked.count :] for b in c.blocks]
         columns = columns[: asked.count]

@@ -1589,7 +1589,7 @@ export interface components {
         };
         /**
          * AddBand
-         * @description A new band below `after` (None: at the top), with one to four columns.
+         * @description A new band below `after` (None: at the top), with one to four columns `of` something.
          */
         AddBand: {
             /**
@@ -1606,6 +1606,12 @@ export interface components {
              * @default 1
              */
             columns: number;
+            /**
+             * Of
+             * @default words
+             * @enum {string}
+             */
+            of: "words" | "pictures" | "captions" | "list";
         };
         /**
          * AddBlock
@@ -2971,7 +2977,7 @@ export interface components {
         };
         /**
          * Column
-         * @description Blocks one under the other. `share` is its part of the width among its neighbours.
+         * @description Blocks one under the other. `share` is its part of the width among its neighbours, `height` its least height.
          */
         Column: {
             /** Id */
@@ -2997,6 +3003,16 @@ export interface components {
              * @default 0
              */
             stagger: number;
+            /**
+             * Height
+             * @default 0px
+             */
+            height: string;
+            /**
+             * Stand
+             * @description where its blocks stand in it; none: as its band has it
+             */
+            stand?: ("start" | "center" | "end") | null;
             /**
              * @default {
              *       "block": "0px",

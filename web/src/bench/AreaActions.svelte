@@ -15,6 +15,12 @@
   const above = $derived(at > 0 ? selection.bands[at - 1] : undefined);
   const below = $derived(at >= 0 ? selection.bands[at + 1] : undefined);
 
+  const OTHERS = [
+    { of: 'pictures', columns: 3, name: 'of pictures, words below' },
+    { of: 'captions', columns: 3, name: 'of pictures, captions on them' },
+    { of: 'list', columns: 1, name: 'with a list' },
+  ] as const;
+
   const action = (id: string, name: string, edit: Edit, off = false): Action => ({
     id,
     name,
@@ -33,17 +39,20 @@
 
   const groups = $derived.by((): Group[] => {
     const where = band ? `below ${band.name}` : 'at the top';
+    const add = { kind: 'add-band', page, after: band?.id ?? null } as const;
     const found: Group[] = [
       {
         title: `Add a band ${where}`,
-        actions: [1, 2, 3, 4].map((columns) =>
-          action(`add-${columns}`, `with ${columns} column${columns > 1 ? 's' : ''}`, {
-            kind: 'add-band',
-            page,
-            after: band?.id ?? null,
-            columns,
-          }),
-        ),
+        actions: [
+          ...[1, 2, 3, 4].map((columns) =>
+            action(`add-${columns}`, `with ${columns} column${columns > 1 ? 's' : ''}`, {
+              ...add,
+              of: 'words',
+              columns,
+            }),
+          ),
+          ...OTHERS.map(({ of, columns, name }) => action(`add-${of}`, name, { ...add, of, columns })),
+        ],
       },
     ];
     if (band) {

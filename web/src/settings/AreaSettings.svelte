@@ -1,6 +1,7 @@
 <script lang="ts">
   /** The area itself: its base colour, and what its kind has: the page's width, a band's height and spaces. */
   import { baseChange } from '../layers/change';
+  import Choice from '../parts/Choice.svelte';
   import ColourField from '../parts/ColourField.svelte';
   import LengthField from '../parts/LengthField.svelte';
   import { editorOf } from '../state/editor';
@@ -16,6 +17,11 @@
 
   const area = $derived(selection.area);
   const to = editorOf((chosen) => chosen.target);
+  const STANDS = [
+    { value: 'start', name: 'at the top' },
+    { value: 'center', name: 'in the middle' },
+    { value: 'end', name: 'at the foot' },
+  ] as const;
   const TABS = [
     { id: 'base', name: 'Base and picture' },
     { id: 'size', name: 'Size and space' },
@@ -94,7 +100,14 @@
       {:else if area?.kind === 'block' && area.blocks[0]?.plate}
         <PlateSettings block={area.blocks[0]} plate={area.blocks[0].plate} />
       {:else if area?.kind === 'column'}
-        <div class="grid grid-cols-2 gap-3">
+        <div class="grid grid-cols-3 gap-3">
+          <LengthField
+            label="Least height"
+            value={area.column?.height ?? '0px'}
+            note="px, vh, vw or clamp(): so much of its picture is to be seen"
+            show={(text) => to.show({ height: text })}
+            keep={(text) => to.keep({ height: text }, `Least height ${text}`)}
+          />
           {#each [['block', 'Space above, below'], ['inline', 'Space beside']] as const as [side, label] (side)}
             <LengthField
               {label}
@@ -105,6 +118,12 @@
             />
           {/each}
         </div>
+        <Choice
+          label="Words"
+          value={area.column?.stand ?? selection.band?.content?.level ?? 'start'}
+          options={STANDS}
+          choose={(stand) => void to.keep({ stand }, `Words ${STANDS.find((s) => s.value === stand)?.name}`)}
+        />
       {/if}
     {/if}
   </div>
