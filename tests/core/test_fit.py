@@ -295,7 +295,7 @@ def test_a_menu_that_has_no_room_can_be_folded_where_it_has_none():
     way = next(w for w in ways_out(trouble) if w.way == "fold")
     (block,) = way.change.page.blocks()
     assert {screen: own.fold for screen, own in block.screens.items()} == {"phone": "closed", "tablet": "closed"}
-    assert way.change.sentence == "The menu is folded on the phone and the tablet; a press opens it."
+    assert way.change.sentence == "The menu is folded on the tablet and the phone; a press opens it."
 
 
 def test_words_whose_place_is_kept_stay():

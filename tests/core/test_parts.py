@@ -32,7 +32,7 @@ def banner(plate, base, edges=True):
 def test_the_line_or_the_ground_is_measured_against_what_lies_around(plate, base, ratio):
     file = banner(plate, base)
     page = file.site.pages[0]
-    found = list(reader_of(file).edges_of(file.site, page, situations(file.site, page)))
+    found = list(reader_of(file).parts_of(file.site, page, situations(file.site, page)))
     assert len(found) == 3
     for _, edges in found:
         assert [pytest.approx(e.ratio, abs=0.03) for e in edges] == ([] if ratio is None else [ratio])
@@ -41,7 +41,7 @@ def test_the_line_or_the_ground_is_measured_against_what_lies_around(plate, base
 def test_a_faint_edge_is_said_and_fails_the_check():
     file = banner({"backdrop": {"base": "#c8c8c8"}}, "#ffffff")
     page = file.site.pages[0]
-    situation, edges = next(reader_of(file).edges_of(file.site, page, situations(file.site, page)))
+    situation, edges = next(reader_of(file).parts_of(file.site, page, situations(file.site, page)))
     view = reading_view(edges[0], situation)
     assert view["sentence"] == "The button's edge falls short against what lies around it: 1.6 of 3."
     assert view["verdict"] == "short"
@@ -54,7 +54,7 @@ def test_a_faint_edge_is_said_and_fails_the_check():
 def test_a_pale_button_with_clear_words_is_enough_unless_the_site_asks_for_its_edge():
     file = banner({"backdrop": {"base": "#f4f4f4"}}, "#ffffff", edges=False)
     page = file.site.pages[0]
-    assert list(reader_of(file).edges_of(file.site, page, situations(file.site, page))) == []
+    assert list(reader_of(file).parts_of(file.site, page, situations(file.site, page))) == []
     shown = situations_view(reader_of(file), file.site, page, no_flashes)
     assert all("/edge" not in block["id"] for block in shown["blocks"])
     asked = replace(file, site=file.site.model_copy(update={"edges": True}))
@@ -64,4 +64,4 @@ def test_a_pale_button_with_clear_words_is_enough_unless_the_site_asks_for_its_e
 def test_words_and_plates_that_are_no_button_have_no_edge():
     file = one_banner(blocks=document()["pages"][0]["bands"][0]["columns"][0]["blocks"])
     page = file.site.pages[0]
-    assert all(edges == [] for _, edges in reader_of(file).edges_of(file.site, page, situations(file.site, page)))
+    assert all(edges == [] for _, edges in reader_of(file).parts_of(file.site, page, situations(file.site, page)))

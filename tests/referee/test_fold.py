@@ -1,9 +1,12 @@
-"""Menus that fold, in the browser: where everything stands, closed and open, and that no script is needed."""
+"""Menus that fold and pictures with clear space, in the browser: where all stands, and that no script is needed."""
 
 import pytest
 
 from garnetfern.core.css import bundle_files
 from garnetfern.core.document import read_site
+from garnetfern.core.reading import Reader, situations
+from garnetfern.demo.pictures import draw_picture
+from garnetfern.demo.site import asset
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 from tests.sampled import sampled
@@ -41,6 +44,26 @@ def test_folded_entries_stand_where_the_browser_has_them(browser, align, plate, 
         assert outcome.box <= 1 / 32, outcome.name
         assert outcome.lines_equal == outcome.lines_total, outcome.name
         assert outcome.mean <= 0.1, outcome.name
+
+
+@pytest.mark.parametrize("link", [None, "index.html"])
+def test_clear_space_of_a_picture_stands_where_the_browser_has_it(browser, link):
+    data = draw_picture("fern-close")
+    logo = {"kind": "picture", "asset": "fern-close", "clear": "23.5px", "link": link}
+    blocks = [{"id": "one", **logo, "width": "40%"}, {"id": "two", **logo}]
+    plain = document(blocks=blocks, content={"align": "center"})
+    plain["assets"] = [asset("fern-close", data)]
+    sample = Sample(read_site(plain, shipped_fonts().names()), {plain["assets"][0]["hash"]: data})
+    reader = Reader(shipped_fonts(), MemoryPictures(sample.originals))
+    opened = Opened(browser, bundle_files(sample.site, reader.fonts, MemoryPictures(sample.originals).file))
+    for situation in (s for s in situations(sample.site, sample.site.pages[0]) if s.kind == "rest"):
+        view = situation.moment.viewport
+        seen = opened.at(int(view.width), int(view.height)).boxes()
+        (band,) = reader.resolve(sample.site, sample.site.pages[0], situation).bands
+        for name, box in band.pictures:
+            assert (box.x, box.y, box.width, box.height) == pytest.approx(seen[name], abs=1 / 32), situation.name
+        assert band.box.height == pytest.approx(seen["banner"][3], abs=1 / 32)
+    opened.close()
 
 
 def test_keyboard_and_press_open_it_and_what_is_not_shown_is_not_reached(browser):

@@ -7,8 +7,8 @@ no id can hold, so that a rule for one band is never a rule for all.
 COMMON = frozenset(
     {
         "band", "behind", "behind-page", "button", "column", "content", "control", "entries", "fold", "heard", "join",
-        "layer", "list", "main", "menu", "page", "phrase", "pick", "picks", "picture", "plated", "run", "space",
-        "stop", "stop-box", "underlined", "words",
+        "layer", "list", "main", "menu", "page", "phrase", "pick", "picks", "picture", "pictured", "plated", "run",
+        "space", "stop", "stop-box", "underlined", "words",
     }
 )  # fmt: skip
 """What stands behind `gf-` in the classes that all pages have."""

@@ -203,8 +203,14 @@ COMMON: Rules = {
     ".gf-menu": [("display", "flex"), ("flex-wrap", "wrap"), ("gap", "0.35em 1.5em")],
     ".gf-menu a": [("white-space", "nowrap")],
     ".gf-picture": [("display", "block"), ("block-size", "auto"), ("object-fit", "cover")],
-    ".gf-column > picture": [("display", "contents")],
-    ".gf-column > picture > source": [("display", "none")],
+    ".gf-column picture": [("display", "contents")],
+    ".gf-column picture > source": [("display", "none")],
+    ".gf-pictured": [
+        ("display", "block"),
+        ("inline-size", "100%"),
+        ("block-size", "100%"),
+        ("object-fit", "cover"),
+    ],
     ".gf-space": [("flex", "none")],
 }
 

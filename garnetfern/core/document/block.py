@@ -137,6 +137,8 @@ class Block(Model):
     fold: Fold = Field("beside", description="how the entries of a menu stand")
     asset: Identifier | None = None
     slot: Identifier | None = None
+    clear: SizeText | None = Field(None, description="space around a picture that stays free; none: nothing")
+    graphic: bool = Field(False, description="the parts of a picture have to be made out, as those of a logo")
     height: SizeText = Field("32px", description="of a space")
     keep: tuple[Kept, ...] = Field((), max_length=3, description="what remedies for these words leave alone")
     entrance: Entrance | None = Field(None, description="how it arrives when it first comes into sight")

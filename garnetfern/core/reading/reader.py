@@ -17,6 +17,7 @@ from ..resolve.moment import Moment
 from ..resolve.page import resolve_page
 from ..resolve.records import BlockRecord, PageRecord
 from .flat import flat_ratio
+from .graphics import graphic_readings
 from .ground import Around, Ground, Keep, Painter, all_sheets, around
 from .halving import least_at
 from .kinds import AT_HAND
@@ -175,15 +176,18 @@ class Reader:
         """Every block of a page in every situation of some kinds (None: of all). Readings come in the page's order."""
         return list(self.reading_of(site, page, situations(site, page, kinds)))
 
-    def edges_of(
+    def parts_of(
         self, site: Site, page: Page, wanted: Iterable[Situation]
     ) -> Iterator[tuple[Situation, list[Reading]]]:
-        """The edges of the page's buttons in these situations, where the site requires them."""
-        if not site.edges or not any(b.edged for b in page.blocks()):
+        """The edges of the page's buttons in these situations, where the site requires them, and the parts of its
+        graphics."""
+        edges = site.edges and any(b.edged for b in page.blocks())
+        if not edges and not any(b.graphic for b in page.blocks()):
             return
         met = self.met(site, page)
         for situation in wanted:
-            yield situation, list(edge_readings(met.at(situation.moment), page, situation.id, self.pictures))
+            there = met.at(situation.moment), page, situation.id, self.pictures
+            yield situation, [*(edge_readings(*there) if edges else ()), *graphic_readings(*there)]
 
     def reading_of(
         self, site: Site, page: Page, wanted: Iterable[Situation]

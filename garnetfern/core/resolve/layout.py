@@ -10,7 +10,7 @@ from .blocks import BlockPlace, WordRoom, height_of, natural_width, set_words, s
 from .book import FontBook
 from .box import Box
 from .lengths import Scale, Viewport, layout_unit, line_height, single
-from .lettering import doubts_of, plate_spaces, setting_of, shadow_of, stroke_of
+from .lettering import clear_of, doubts_of, plate_spaces, setting_of, shadow_of, stroke_of
 from .picture import picture_size
 from .records import BandRecord, BlockRecord, ColumnRecord, PageRecord
 from .voices import voices_of
@@ -71,6 +71,7 @@ class _Setter:
 
     def _width(self, block: Block, room: float, x: float, size: float, align: str) -> tuple[float, float]:
         _, _, space, _ = plate_spaces(block, self.viewport, size, room)
+        space += clear_of(block, self.viewport)
         free = max(0.0, room - 2 * space)
         width = free
         if block.width is not None:
@@ -100,7 +101,7 @@ class _Setter:
                 top += gap
             make = self._words if block.lettered else self._space
             size = Scale(self.viewport).px(block.lettering.size)
-            outer = plate_spaces(block, self.viewport, size, free)[3]
+            outer = plate_spaces(block, self.viewport, size, free)[3] + clear_of(block, self.viewport)
             record = make(block, free, x + inline, top + outer)
             records.append(record)
             top += record.box.height + 2 * outer

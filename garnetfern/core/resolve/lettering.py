@@ -44,6 +44,11 @@ def plate_spaces(block: Block, viewport: Viewport, size: float, room: float) -> 
     return beside, above, layout_unit(scale.px(space.inline)), layout_unit(scale.px(space.block))
 
 
+def clear_of(block: Block, viewport: Viewport) -> float:
+    """The space around a picture that stays free, px."""
+    return layout_unit(Scale(viewport).px(block.clear)) if block.clear else 0.0
+
+
 def stroke_of(lettering: Lettering, size: float, viewport: Viewport) -> Stroke | None:
     """The line along the letters. Beside a fill only its outer half is seen, so it is twice as wide there."""
     if lettering.outline is None:

@@ -8,6 +8,7 @@ from typing_extensions import TypedDict
 
 from ...core.document import Page, Site
 from ...core.reading import AT_HAND, Letter, Reader, Reading, Situation
+from ...core.reading.graphics import GRAPHIC
 from ...core.reading.kinds._moving import restless
 from ...core.reading.kinds.scroll import STEPS, depending
 from ...core.reading.parts import EDGE
@@ -100,6 +101,10 @@ def sentence(reading: Reading) -> str:
         return (
             f"The button's edge {verb} against what lies around it: {floored(reading.ratio)} of {reading.required:g}."
         )
+    if reading.ratio is not None and reading.block.endswith(GRAPHIC):
+        verb = "cannot be made out" if reading.falls_short else "can be made out"
+        figure = f"{floored(reading.ratio)} of {reading.required:g}"
+        return f"The picture's parts {verb} against what lies around them: {figure}."
     if reading.away:
         return "None of these words is on the screen here, so they are not read."
     if reading.ratio is None or reading.worst is None:

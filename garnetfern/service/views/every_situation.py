@@ -14,6 +14,7 @@ from ...core.errors import NotFoundError
 from ...core.reading import KINDS, Reader, Situation, situations
 from ...core.reading.fit import KINDS as FITS
 from ...core.reading.fit_widths import FitChange, FitRun
+from ...core.reading.graphics import GRAPHIC
 from ...core.reading.parts import EDGE
 from ...core.reading.visits import read_visits, share_of
 from ...core.reading.widths import Change, Point, WidthRun, changes
@@ -141,11 +142,12 @@ def _words(page: Page) -> dict[str, str]:
     for block in page.blocks():
         found[block.id] = block.said[:80] or block.kind
         found[block.id + EDGE] = f"Edge of {found[block.id]}"
+        found[block.id + GRAPHIC] = f"Parts of {found[block.id]}"
     return found
 
 
 def _cells(reader: Reader, site: Site, page: Page, wanted: Sequence[Situation], told: Told) -> list[ReadingView]:
-    found_in = chain(reader.reading_of(site, page, wanted), reader.edges_of(site, page, wanted))
+    found_in = chain(reader.reading_of(site, page, wanted), reader.parts_of(site, page, wanted))
     cells: list[ReadingView] = []
     for n, (situation, readings) in enumerate(found_in):
         cells += [reading_view(r, situation) for r in readings]

@@ -61,7 +61,7 @@ def read_all(reader: Reader, site: Site, page: Page, progress: Progress) -> list
     for m, (situation, readings) in enumerate(reader.reading_of(site, page, wanted)):
         progress(situation.name, m / len(wanted))
         found += [reading_view(r, situation) for r in readings]
-    for situation, edges in reader.edges_of(site, page, wanted):
+    for situation, edges in reader.parts_of(site, page, wanted):
         found += [reading_view(r, situation) for r in edges]
     return found
 

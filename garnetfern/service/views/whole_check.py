@@ -8,6 +8,7 @@ from ...core.cache import Cache
 from ...core.document import Page, Site
 from ...core.placement import Composition, compositions
 from ...core.reading import Reader
+from ...core.reading.graphics import GRAPHIC
 from ...core.reading.parts import EDGE
 from ...core.telling import Told, silent
 from .check import ReadingView, floored, left_out, short_of
@@ -60,7 +61,7 @@ def _worst_of(page: Page, found: list[ReadingView]) -> list[WorstRow]:
             {
                 "page": page.id,
                 "block": block,
-                "words": words.get(block.removesuffix(EDGE), ""),
+                "words": words.get(block.removesuffix(EDGE).removesuffix(GRAPHIC), ""),
                 "ratio": None if worst is None else worst["ratio"],
                 "required": views[0]["required"] if worst is None else worst["required"],
                 "where": "" if worst is None else worst["name"],

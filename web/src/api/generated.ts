@@ -2614,6 +2614,17 @@ export interface components {
             /** Slot */
             slot?: string | null;
             /**
+             * Clear
+             * @description space around a picture that stays free; none: nothing
+             */
+            clear?: string | null;
+            /**
+             * Graphic
+             * @description the parts of a picture have to be made out, as those of a logo
+             * @default false
+             */
+            graphic: boolean;
+            /**
              * Height
              * @description of a space
              * @default 32px

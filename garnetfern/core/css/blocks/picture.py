@@ -12,10 +12,12 @@ from ._context import BlockContext
 
 def declarations(block: Block, context: BlockContext) -> Declarations:
     """Its width and its proportion."""
-    whole = f"min(100%, {block.width})" if block.width else "100%"
+    free = f"100% - 2 * {block.clear}" if block.clear else "100%"
+    whole = f"min({free}, {block.width})" if block.width else f"calc({free})" if block.clear else free
     width, height = picture_size(context.site, block)
     align = ("align-self", context.band.content.align)
-    return [("inline-size", whole), ("aspect-ratio", f"{width} / {height}"), align, *display(block, "block")]
+    found: Declarations = [("inline-size", whole), ("aspect-ratio", f"{width} / {height}"), align]
+    return [*found, *([("margin", block.clear)] if block.clear else []), *display(block, "block")]
 
 
 def _alternative(block: Block, emission: Emission) -> str:
@@ -35,7 +37,10 @@ def markup(block: Block, emission: Emission) -> str:
     first = srcset.split(" ", 1)[0]
     alternative = html_attribute(_alternative(block, emission))
     files = f'src="{html_attribute(first)}" srcset="{html_attribute(srcset)}"'
-    return (
-        f'<picture>{inner}<img class="gf-picture {named(block.id)}" {files} '
+    own = f"gf-picture {named(block.id)}"
+    within = "gf-pictured" if block.link else own
+    picture = (
+        f'<picture>{inner}<img class="{within}" {files} '
         f'width="{width}" height="{height}" alt="{alternative}" loading="lazy" decoding="async"></picture>'
     )
+    return f'<a class="{own}" href="{html_attribute(block.link)}">{picture}</a>' if block.link else picture

@@ -2,4 +2,9 @@
 
 from ._kind import BlockKind
 
-KIND = BlockKind(own={"asset": "A picture names its asset, and nothing else does."}, needed=("asset",), lettered=False)
+OWN = {
+    "asset": "A picture names its asset, and nothing else does.",
+    "clear": "Only a picture has clear space.",
+    "graphic": "Only a picture is a graphic.",
+}
+KIND = BlockKind(own=OWN, needed=("asset",), lettered=False)

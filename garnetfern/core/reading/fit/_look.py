@@ -154,6 +154,9 @@ class Look:
             family = self.reader.fonts.of(self.site).family(words.family)
             extents = family.ascent_descent(words.size, words.weight, family.slanted(block.lettering.italic))
             found += [Target(words.id, box) for box in targets_of(block, words, *extents)]
+        for block in (b for b in self.page.blocks() if b.link and b.assets()):
+            boxes = (box for band in self.record.bands for name, box in band.pictures if name == block.id)
+            found += [Target(block.id, box, block.said or "a picture") for box in boxes]
         return tuple(found)
 
     @cached_property

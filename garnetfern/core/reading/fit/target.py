@@ -35,6 +35,7 @@ def found(look: Look) -> Iterator[Misfit]:
     if look.situation.moment.printed:
         return
     wording = {words.id: words.wording for words in look.words}
+    wording |= {target.block: target.said for target in look.targets if target.said}
     crowded: dict[str, list[Target]] = {}
     for target in look.targets:
         if _small(target) and any(_in_the_way(target, other) for other in look.targets if other is not target):
