@@ -159,6 +159,41 @@ def test_advice_is_followed_in_one_step(edit, demo):
     assert band.backdrop.layers[0].repeat == ("repeat", "no-repeat")
 
 
+def test_a_picture_lies_as_suits_it_and_so_does_the_one_that_takes_its_place(edit, demo):
+    def lay(name, **more):
+        asset = demo.site.asset(name).model_dump(mode="json")
+        return {"kind": "lay-picture", "page": "home", "area": "week-band", "asset": asset, **more}
+
+    site, tile = edit(lay("fern-tile"))
+    layer = home(site).area("week-band").backdrop.layers[0]
+    assert (layer.size, layer.repeat) == ("natural", ("repeat", "repeat"))
+    site, _ = edit(lay("fern-tile"), lay("fern-close", layer=tile))
+    layer = home(site).area("week-band").backdrop.layers[0]
+    assert (layer.asset, layer.size, layer.repeat) == ("fern-close", "cover", ("no-repeat", "no-repeat"))
+    # a strip brings its base where there is none, and leaves one that is there
+    assert home(site).area("week-band").backdrop.base == home(demo.site).area("week-band").backdrop.base
+    site, _ = edit({**lay("fade-strip"), "area": "week-right"})
+    assert home(site).area("week-right").backdrop.base == "#dfe8dd"
+    # what somebody has set otherwise stays so
+    banner = {**lay("fern-tile", layer="dawn"), "area": "banner"}
+    plain = demo.site.model_dump(mode="json")
+    plain["pages"][0]["bands"][1]["backdrop"]["layers"][0]["size"] = "contain"
+    site, _ = edit(banner, site=read_site(plain))
+    assert home(site).area("banner").backdrop.layers[0].size == "contain"
+
+
+def test_an_edit_follows_its_layer_to_the_area_that_it_lies_in_now(edit, demo):
+    asset = demo.site.asset("lantern-night").model_dump(mode="json")
+    lay = {"kind": "lay-picture", "page": "home", "area": "banner", "asset": asset, "layer": "dawn"}
+    join = {"kind": "join", "page": "home", "first": "top", "last": "banner"}
+    site, _ = edit(join, lay)
+    (joined,) = home(site).joins
+    assert [x.asset for x in joined.backdrop.layers if x.assets()] == ["lantern-night"]
+    assert home(site).area("banner").backdrop.layers == ()
+    with pytest.raises(GarnetfernError, match="no picture layer"):
+        edit(join, {**lay, "layer": "away"})
+
+
 def test_a_marked_part_moves_the_best_focal_point(edit, demo):
     part = {"id": "leaf", "name": "Leaf", "box": {"x": 0.0, "y": 0.7, "width": 0.08, "height": 0.08}}
     plain = demo.site.model_dump(mode="json")

@@ -159,6 +159,8 @@ describe('a target', () => {
     [{ page: 'home', band: 'week' }, '/pages/0/bands/1'],
     [{ page: 'home', area: 'week' }, '/pages/0/bands/1'],
     [{ page: 'home', area: 'banner', layer: 'dusk' }, '/pages/0/bands/0/backdrop/layers/1'],
+    // it has moved into another area since
+    [{ page: 'home', area: 'banner', layer: 'moss' }, '/pages/0/bands/1/backdrop/layers/0'],
     [{ page: 'home', block: 'week-words' }, '/pages/0/bands/1/columns/0/blocks/0'],
     [{ list: 'assets', item: 'fern' }, '/assets/0'],
   ])('%j is at %s', (target, path) => expect(pathOf(site, target)).toBe(path));
@@ -166,7 +168,7 @@ describe('a target', () => {
   it.each([
     { page: 'away' },
     { page: 'home', area: 'away' },
-    { page: 'home', area: 'banner', layer: 'moss' },
+    { page: 'home', area: 'banner', layer: 'away' },
     { list: 'slots', item: 'away' },
   ])('%j is gone', (target) => expect(() => pathOf(site, target)).toThrow(GoneError));
 });

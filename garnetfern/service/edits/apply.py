@@ -18,7 +18,7 @@ from . import placing as r
 from . import screens as s
 from . import sequences as q
 from . import shares as h
-from .common import Edited
+from .common import Edited, where_it_is
 
 Edit = Annotated[
     b.AddBand
@@ -138,6 +138,7 @@ WITH_MORE: dict[type, Callable[[Site, Any, Any, Any], Edited]] = {
 
 def apply_edit(site: Site, edit: Any, looks: Any, fonts: Any) -> Edited:
     """The site after an edit. Raises GarnetfernError with the reason where it cannot be; then nothing is changed."""
+    edit = where_it_is(site, edit)
     plain = PLAIN.get(type(edit))
     if plain is not None:
         return plain(site, edit)

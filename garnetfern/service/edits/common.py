@@ -1,10 +1,11 @@
 """What all edits share: their base, finding things, ids that are free, and putting a changed page back."""
 
 from dataclasses import dataclass
+from typing import Any
 
 from pydantic import BaseModel, ConfigDict
 
-from ...core.document import Band, Block, Column, Page, Site
+from ...core.document import Area, Band, Block, Column, Page, Site
 from ...core.errors import NotFoundError
 
 
@@ -56,6 +57,24 @@ def block_of(page: Page, block_id: str) -> tuple[Column, int, Block]:
                 if block.id == block_id:
                     return column, n, block
     raise NotFoundError(f"There is no block {block_id!r} on this page.")
+
+
+def _holds(area: Area, layer: str) -> bool:
+    return any(x.id == layer or any(p.id == layer for p in x.pictures()) for x in area.backdrop.layers)
+
+
+def where_it_is(site: Site, asked: Any) -> Any:
+    """An edit of a layer with the area that this lies in now: bands may have been joined or parted since it was
+    asked for."""
+    page = site.page(getattr(asked, "page", ""))
+    layer, area_id = getattr(asked, "layer", None), getattr(asked, "area", None)
+    if page is None or layer is None or area_id is None:
+        return asked
+    area = page.area(area_id)
+    if area is not None and _holds(area, layer):
+        return asked
+    there = next((other.id for other in page.areas() if _holds(other, layer)), None)
+    return asked if there is None else asked.model_copy(update={"area": there})
 
 
 def with_page(site: Site, page: Page) -> Site:

@@ -121,9 +121,45 @@ def _shown(layer: LayerBase, name: str, asset: Asset) -> LayerBase:
     return layer.with_picture(picture.model_copy(update=own))
 
 
+LYING = ("size", "width", "height", "repeat")
+"""How a picture lies: what follows from what it is."""
+
+
+def _plain_picture(page: Page, area_id: str, layer_id: str | None) -> ImageLayer | None:
+    """A layer of an area that is one picture by itself."""
+    area = page.area(area_id)
+    layers = (x for x in area.backdrop.layers if x.id == layer_id) if area else ()
+    return next((p for x in layers for p in x.pictures() if p.id == x.id), None)
+
+
+def _lies_as_advised(site: Site, page: Page, asked: LayPicture, looks: Looks, fonts: Any) -> bool:
+    """Whether a layer lies as suits its picture: then another one in its place may lie as suits that."""
+    layer = _plain_picture(page, asked.area, asked.layer)
+    if layer is None:
+        return False
+    advice = advice_for(site, page, asked.area, layer.id, looks, fonts)
+    wanted = ImageLayer.model_validate({**layer.model_dump(), **advice.settings})
+    return all(getattr(layer, name) == getattr(wanted, name) for name in LYING)
+
+
+def _as_advised(site: Site, page: Page, area_id: str, layer_id: str, looks: Looks, fonts: Any) -> Page:
+    """The page with a picture lying as suits it: a seamless tile repeated, a strip along its side, others filling."""
+    layer, area = _plain_picture(page, area_id, layer_id), page.area(area_id)
+    if layer is None or area is None:
+        return page
+    advice = advice_for(site, page, area_id, layer_id, looks, fonts)
+    changed = ImageLayer.model_validate({**layer.model_dump(), **advice.settings, "screens": {}})
+    page = with_layer(page, area, changed)
+    if advice.base is None or area.backdrop.base is not None:
+        return page
+    area = page.area(area_id) or area
+    return with_backdrop(page, area_id, area.backdrop.model_copy(update={"base": advice.base}))
+
+
 def lay_picture(site: Site, asked: LayPicture, looks: Looks, fonts: Any) -> Edited:
-    """The picture comes onto the shelf where it is not there yet, and gets the focal point that suits all screens, and
-    those that a screen needs for itself."""
+    """The picture comes onto the shelf where it is not there yet. It lies as suits it, in the place of another where
+    that one did, and gets the focal point that suits all screens, and those that a screen needs for itself."""
+    suits = asked.layer is None or _lies_as_advised(site, page_of(site, asked.page), asked, looks, fonts)
     site, asset = _shelved(site, asked.asset)
     page = page_of(site, asked.page)
     area = page.area(asked.area)
@@ -138,6 +174,9 @@ def lay_picture(site: Site, asked: LayPicture, looks: Looks, fonts: Any) -> Edit
         layers = (*area.backdrop.layers[:at], laid(asset, chosen), *area.backdrop.layers[at:])
     page = with_backdrop(page, area.id, area.backdrop.model_copy(update={"layers": layers}))
     site = with_page(site, page)
+    if suits:
+        page = _as_advised(site, page, asked.area, chosen, looks, fonts)
+        site = with_page(site, page)
     page = focused(site, page, asked.area, chosen, looks, fonts)
     name = getattr(area, "name", None) or page.title
     return Edited(with_page(site, page), f"Put {asset.name} behind {name}", chosen)

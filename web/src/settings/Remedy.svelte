@@ -6,7 +6,7 @@
 
   type Props = { overlay: Overlay | null; current: number; apply: (value: number) => void };
   let { overlay, current, apply }: Props = $props();
-  const { doc, findings } = useBench();
+  const { doc, edits, findings } = useBench();
 
   const there = $derived(overlay !== null && Math.abs(overlay.nearest - current) < 0.005);
   const several = $derived((doc.site?.pages.length ?? 0) > 1);
@@ -41,7 +41,8 @@
             type="button"
             class="quiet act"
             title="The one strength with which this layer serves every page that has it"
-            onclick={() => void findings.lookEverywhere(layer)}>For the whole site …</button
+            onclick={() => void edits.kept().then(() => findings.lookEverywhere(layer))}
+            >For the whole site …</button
           >
         {/if}
       </div>

@@ -84,6 +84,12 @@ export class Edits {
     return done;
   }
 
+  /** When all that was changed so far is kept: what is asked about then is not out of date at once. */
+  async kept(): Promise<void> {
+    await this.settle();
+    await this.line;
+  }
+
   /** Keep something that was begun on an earlier state of the site. */
   begunOn<T>(state: State | null, call: () => T): T {
     this.base = state;

@@ -9,6 +9,10 @@ import { areasOf, around, type Area } from './tree';
 /** The ids of all that is chosen. */
 export type Chosen = { page: string; area: string; card: string; block: string; scope: string | null };
 
+/** Cards that every area has. */
+const FIXED = new Set(['', 'base', 'words']);
+const holds = (area: Area, layer: string) => (area.backdrop.layers ?? []).some((l) => l.id === layer);
+
 /** What is chosen on the bench. Whatever is under way is settled before the choice changes. */
 export class Selection {
   pageId = $state('home');
@@ -33,9 +37,7 @@ export class Selection {
   );
   readonly bands = $derived<Band[]>(this.page?.bands ?? []);
   readonly areas = $derived<Area[]>(this.page ? areasOf(this.page) : []);
-  readonly area = $derived<Area | null>(
-    this.areas.find((a) => a.id === this.areaId) ?? this.firstArea ?? null,
-  );
+  readonly area = $derived<Area | null>(this.areaNow() ?? this.firstArea ?? null);
   readonly band = $derived<Band | null>(this.area?.band ?? null);
   readonly layers = $derived<Layer[]>((this.area?.backdrop.layers ?? []) as Layer[]);
   readonly layer = $derived<Layer | null>(this.layers.find((l) => l.id === this.cardId) ?? null);
@@ -56,6 +58,13 @@ export class Selection {
   constructor(doc: Doc, edits: Edits) {
     this.doc = doc;
     this.edits = edits;
+  }
+
+  /** The chosen area; where the chosen layer has moved into another one, as bands were joined or parted, that one. */
+  private areaNow(): Area | undefined {
+    const own = this.areas.find((a) => a.id === this.areaId);
+    if (own && (FIXED.has(this.cardId) || holds(own, this.cardId))) return own;
+    return this.areas.find((a) => holds(a, this.cardId)) ?? own;
   }
 
   /** What is asked about: the present page with what is shown of the site. */
@@ -97,6 +106,12 @@ export class Selection {
     };
   }
 
+  /** Another area; which of its cards is chosen then is not said yet. */
+  private turnTo(area: string): void {
+    this.areaId = area;
+    this.cardId = '';
+  }
+
   private change(how: () => void): void {
     this.edits.turn();
     this.edits.forget();
@@ -108,7 +123,7 @@ export class Selection {
   restore(wanted: Partial<Chosen>): void {
     this.change(() => {
       if (wanted.page) this.pageId = wanted.page;
-      this.areaId = wanted.area ?? this.area?.id ?? '';
+      this.turnTo(wanted.area ?? this.area?.id ?? '');
       this.areaId = this.area?.id ?? '';
       this.cardId = wanted.card && this.hasCard(wanted.card) ? wanted.card : this.firstCard();
       this.blockId = wanted.block ?? this.blockId;
@@ -140,7 +155,7 @@ export class Selection {
   choosePage(id: string): void {
     this.change(() => {
       this.pageId = id;
-      this.areaId = this.firstArea?.id ?? '';
+      this.turnTo(this.firstArea?.id ?? '');
       this.flash += 1;
       this.cardId = this.firstCard();
     });
@@ -149,7 +164,7 @@ export class Selection {
   /** Choose an area, and a card of its build-up. */
   choose(id: string, card?: string): void {
     this.change(() => {
-      this.areaId = id;
+      this.turnTo(id);
       this.flash += 1;
       this.cardId = card ?? this.firstCard();
     });
@@ -187,7 +202,7 @@ export class Selection {
       if (!this.blocks.some((b) => b.id === id)) {
         const inner = this.areas.findLast((a) => a.blocks.some((b) => b.id === id));
         if (inner?.band) {
-          this.areaId = inner.band.id;
+          this.turnTo(inner.band.id);
           this.flash += 1;
         }
       }
@@ -206,7 +221,7 @@ export class Selection {
       const inside = areas.some((a) => a.id === this.areaId);
       this.change(() => {
         this.blockId = block.id;
-        this.areaId = (inside ? this.area : band)?.id ?? this.areaId;
+        this.turnTo((inside ? this.area : band)?.id ?? this.areaId);
         this.flash += 1;
         this.cardId = 'words';
       });

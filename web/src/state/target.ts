@@ -62,10 +62,16 @@ export function pathOf(site: Site, target: Target): string {
   if (target.block) return path + found(blockPath(page, target.block));
   if (target.band) return numbered(page.bands, target.band, `${path}/bands`);
   if (!target.area) return path;
-  const area = areasOf(page).find((a) => a.id === target.area);
-  if (!area) throw new GoneError();
-  if (!target.layer) return path + area.path;
-  return layerPath(area.backdrop.layers ?? [], target.layer, `${path}${area.path}/backdrop/layers`);
+  const areas = areasOf(page);
+  const area = areas.find((a) => a.id === target.area);
+  if (!target.layer) return path + found(area && `${area.path}/`).slice(0, -1);
+  // where bands were joined or parted, its layer lies in another area now
+  const layer = target.layer;
+  const there = [...(area ? [area] : []), ...areas].find((a) =>
+    (a.backdrop.layers ?? []).some((l) => l.id === layer || membersOf(l).some((m) => m.layer.id === layer)),
+  );
+  if (!there) throw new GoneError();
+  return layerPath(there.backdrop.layers ?? [], layer, `${path}${there.path}/backdrop/layers`);
 }
 
 /** Set fields of a target, everywhere or on one screen alone. A field may be a path: `content/width`. */

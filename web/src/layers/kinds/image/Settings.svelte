@@ -59,9 +59,14 @@
     return edits.keep(put({ list: 'assets', item: layer.asset }, { lettering: value }), label);
   }
 
+  /** A side that is typed is its own size from then on. */
   const side = (name: 'width' | 'height', text: string) => ({
+    ...(own.size === 'natural' ? { size: 'own' } : {}),
     [name]: text.trim() === '' || text.trim() === 'auto' ? null : text,
   });
+  /** A side of the part that is shown, in the picture's own px. */
+  const natural = (name: 'width' | 'height') =>
+    `${Math.round((asset?.[name] ?? 0) * (own.crop?.[name] ?? 1))}px`;
 </script>
 
 <div class="flex gap-4">
@@ -75,7 +80,7 @@
         show={(spot) => show({ focal: spot, position: null })}
         keep={(spot) => keep({ focal: spot, position: null }, `Focal point of ${layer.name}`)}
       />
-      {#if framing && doubtful(framing, own.focal)}
+      {#if framing && own.size !== 'natural' && doubtful(framing, own.focal)}
         <p class="advice" role="status">{DOUBT} Tap what must stay in sight.</p>
       {/if}
       <p class="muted text-small">{asset.width} × {asset.height} px, {weight(asset.bytes)}</p>
@@ -117,13 +122,13 @@
             <Choice label="Size" short value={own.size ?? 'cover'} options={SIZES} choose={resize} />
             <Differs item={layer} fields={['size', 'width', 'height', 'crop']} />
           </div>
-          {#if own.size === 'own'}
+          {#if own.size === 'own' || own.size === 'natural'}
             <div class="flex items-center gap-2 pl-[52px]">
               {#each ['width', 'height'] as const as name (name)}
                 <LengthField
                   label={name === 'width' ? 'Own width' : 'Own height'}
                   hideLabel
-                  value={own[name] ?? 'auto'}
+                  value={own.size === 'natural' ? natural(name) : (own[name] ?? 'auto')}
                   note="{name}: px, % of the area, vw, rem, or auto"
                   show={(text) => show(side(name, text))}
                   keep={(text) => keep(side(name, text), `${layer.name}: ${name} ${text}`)}

@@ -1,0 +1,1 @@
+"""The jobs that people bring, done in the real interface, every action counted."""
