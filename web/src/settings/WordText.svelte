@@ -125,7 +125,7 @@
     show={(colour) => to.show({ 'lettering/colour': colour })}
     keep={(colour) => to.keep({ 'lettering/colour': colour }, `Words in ${colour}`)}
   />
-  <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
+  <div class="flex flex-wrap items-center gap-x-3 gap-y-1">
     {#if own.includes('level')}
       <label class="flex items-center gap-1.5" title="Its place in the outline; its size is its own">
         <span class="muted text-small">Level</span>
@@ -166,14 +166,16 @@
       />
     </div>
     {#if !own.includes('items') && !block.listed && !block.phrases?.some((phrase) => phrase.link)}
-      <Field
-        label="Link"
-        hideLabel
-        placeholder="Link to …"
-        value={block.link ?? ''}
-        note="where a click leads: a page of this site, a path, https:, mailto: or tel:"
-        keep={(text) => to.keep({ link: text || null }, text ? `Link to ${text}` : 'No link')}
-      />
+      <div class="min-w-[104px] flex-1">
+        <Field
+          label="Link"
+          hideLabel
+          placeholder="Link to …"
+          value={block.link ?? ''}
+          note="where a click leads: a page of this site, a path, https:, mailto: or tel:"
+          keep={(text) => to.keep({ link: text || null }, text ? `Link to ${text}` : 'No link')}
+        />
+      </div>
     {/if}
   </div>
 </div>
