@@ -117,6 +117,11 @@ def sample(demo):
     document["assets"][0]["lettering"] = "Ferns"
     document["assets"][0]["credit"] = "Drawn"
     document["assets"][0]["note"] = "Noted"
+    for block in (
+        b for page in document["pages"] for band in page["bands"] for c in band["columns"] for b in c["blocks"]
+    ):
+        # within any text that takes the place of the block's
+        block["phrases"] = [{**phrase, "start": 0, "end": 1} for phrase in block["phrases"][:1]]
     seen, free = {}, []
     # kinds of page are words that pages name; nothing that is handed out says them
     for path in (path for path in leaves(document) if path[0] != "kinds"):

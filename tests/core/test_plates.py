@@ -146,7 +146,7 @@ def test_lettering_is_emitted(lettering, declaration):
 
 def test_a_font_without_italics_stays_upright():
     file, _, _ = resolved(block(lettering={"italic": True, "font": "Oswald"}))
-    assert "font-style" not in emit_page(file.site, file.site.pages[0], FONTS, Urls()).css
+    assert "font-style: italic" not in emit_page(file.site, file.site.pages[0], FONTS, Urls()).css
 
 
 def test_spacing_is_added_behind_each_letter():

@@ -8,7 +8,7 @@ from hypothesis import strategies as st
 from PIL import Image
 
 from garnetfern.core.document import read_site
-from garnetfern.core.document.addresses import file_of, links_of, links_to, with_links
+from garnetfern.core.document.addresses import file_of, links_to, with_links
 from garnetfern.core.errors import DocumentError, GarnetfernError, NotFoundError
 from garnetfern.fonts import shipped_fonts
 from garnetfern.service.edits.pages import AddPage, add_page
@@ -19,7 +19,7 @@ from tests.sites import HEADING, document
 
 
 def links(site):
-    return [link for page in site.pages for block in page.blocks() for link in links_of(block)]
+    return [link for page in site.pages for block in page.blocks() for link in block.addresses()]
 
 
 def led_to(site):
@@ -133,7 +133,7 @@ def per_page(site):
     files = {file_of(site, p.id): p.id for p in site.pages}
     ends = ("#", "?")
     return [
-        [files[min((link.split(e)[0] for e in ends), key=len)] for b in p.blocks() for link in links_of(b)]
+        [files[min((link.split(e)[0] for e in ends), key=len)] for b in p.blocks() for link in b.addresses()]
         for p in site.pages
     ]
 

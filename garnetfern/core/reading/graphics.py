@@ -79,6 +79,7 @@ def graphic_readings(record: PageRecord, page: Page, situation: str, pictures: S
     """The parts of each picture that has to be made out, where it is there; its id is that with `/graphic`."""
     wanted = {block.id for block in page.blocks() if block.graphic}
     for area in record.areas:
-        ratio = _read(record, area, pictures) if area.id in wanted and area.sheets else None
-        if ratio is not None:
-            yield Reading(area.id + GRAPHIC, situation, ratio, REQUIRED, 1.0, 0.0, None, ())
+        if area.id in wanted and area.sheets:
+            # one of which nothing is opaque is not read, and that is told
+            ratio = _read(record, area, pictures)
+            yield Reading(area.id + GRAPHIC, situation, ratio, REQUIRED, float(ratio is not None), None, None, ())

@@ -125,6 +125,13 @@ LYING = ("size", "width", "height", "repeat")
 """How a picture lies: what follows from what it is."""
 
 
+def _lying(advised: dict[str, Any]) -> dict[str, Any]:
+    """How a picture is laid at first: repeated where it is advised to be, otherwise filling its area."""
+    if set(advised["repeat"]) != {"no-repeat"}:
+        return advised
+    return {"size": "cover", "width": None, "height": None, "repeat": advised["repeat"], "position": None}
+
+
 def _plain_picture(page: Page, area_id: str, layer_id: str | None) -> ImageLayer | None:
     """A layer of an area that is one picture by itself."""
     area = page.area(area_id)
@@ -138,7 +145,7 @@ def _lies_as_advised(site: Site, page: Page, asked: LayPicture, looks: Looks, fo
     if layer is None:
         return False
     advice = advice_for(site, page, asked.area, layer.id, looks, fonts)
-    wanted = ImageLayer.model_validate({**layer.model_dump(), **advice.settings})
+    wanted = ImageLayer.model_validate({**layer.model_dump(), **_lying(advice.settings)})
     return all(getattr(layer, name) == getattr(wanted, name) for name in LYING)
 
 
@@ -148,7 +155,7 @@ def _as_advised(site: Site, page: Page, area_id: str, layer_id: str, looks: Look
     if layer is None or area is None:
         return page
     advice = advice_for(site, page, area_id, layer_id, looks, fonts)
-    changed = ImageLayer.model_validate({**layer.model_dump(), **advice.settings, "screens": {}})
+    changed = ImageLayer.model_validate({**layer.model_dump(), **_lying(advice.settings), "screens": {}})
     page = with_layer(page, area, changed)
     if advice.base is None or area.backdrop.base is not None:
         return page

@@ -47,7 +47,10 @@ FIELDS = {
     "kind": "kind", "title": "title", "name": "name", "language": "language", "requirement": "requirement",
     "edges": "whether edges of buttons are required",
     "budget": "how much pictures may weigh", "zone": "time zone", "font": "font", "weight": "weight",
-    "placed": "bands by rules", "kinds": "kinds of page", "at": "moment of the film",
+    "phrases": "strong, emphasised, linked or coloured words", "fold": "how the menu stands",
+    "order": "order of columns", "listed": "whether it is a list", "clear": "clear space",
+    "graphic": "whether its parts have to be made out", "stand": "where words stand in the column",
+    "breaks": "where lines end", "placed": "bands by rules", "kinds": "kinds of page", "at": "moment of the film",
 }  # fmt: skip
 """Words for fields of the document; what has none is called by its name."""
 SITE_FIELDS = ("name", "language", "requirement", "edges", "screens", "budget", "zone", "placed")

@@ -101,7 +101,9 @@ def sentence(reading: Reading) -> str:
         return (
             f"The button's edge {verb} against what lies around it: {floored(reading.ratio)} of {reading.required:g}."
         )
-    if reading.ratio is not None and reading.block.endswith(GRAPHIC):
+    if reading.block.endswith(GRAPHIC):
+        if reading.ratio is None:
+            return "Nothing of the picture is opaque enough for its parts to be told, so they are not read."
         verb = "cannot be made out" if reading.falls_short else "can be made out"
         figure = f"{floored(reading.ratio)} of {reading.required:g}"
         return f"The picture's parts {verb} against what lies around them: {figure}."

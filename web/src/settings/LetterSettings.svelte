@@ -13,7 +13,9 @@
   const font = $derived(doc.fonts.find((f) => f.family === lettering.font));
   const outline = $derived(lettering.outline);
   const shadow = $derived(lettering.shadow);
-  const linked = $derived(doc.kind(block).linked || Boolean(block.link));
+  const linked = $derived(
+    doc.kind(block).linked || Boolean(block.link) || Boolean(block.phrases?.some((phrase) => phrase.link)),
+  );
 
   const to = editorOf((chosen) => chosen.blockTarget(block.id));
   const inLetters = (values: Values) =>
