@@ -10,9 +10,9 @@ DOUBT = "What matters in this picture is not certain. Tap what must stay in sigh
 
 
 def noise(folder):
-    """A picture in which nothing matters more than anything else."""
+    """A picture in which nothing matters more than anything else, too large for a tile."""
     file = folder / "Grains.png"
-    Image.fromarray(np.random.default_rng(4).integers(0, 256, (400, 600, 3), dtype=np.uint8)).save(file)
+    Image.fromarray(np.random.default_rng(4).integers(0, 256, (600, 900, 3), dtype=np.uint8)).save(file)
     return file
 
 
