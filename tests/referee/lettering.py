@@ -1,6 +1,7 @@
 """Generated sites whose words are set and backed in every way: plates, buttons, spacing, outlines, shadows, italics."""
 
 import random
+from collections.abc import Callable
 from typing import Any
 
 from garnetfern.core.document import read_site
@@ -65,9 +66,8 @@ def _block(rng: random.Random, n: int) -> dict[str, Any]:
     return found
 
 
-def generate_lettering(seed: int) -> Sample:
-    """The sample of a seed, the same every time."""
-    rng = random.Random(9000 + seed)
+def over_photograph(name: str, rng: random.Random, high: str, make: Callable[[random.Random, int], Any]) -> Sample:
+    """A banner with a photograph behind three blocks of words."""
     data = draw_picture("fern-close")
     entry = asset("fern-close", data)
     photo = {"kind": "image", "id": "photo", "name": "Photo", "asset": "fern-close"}
@@ -75,17 +75,22 @@ def generate_lettering(seed: int) -> Sample:
         "id": "banner",
         "name": "Banner",
         "role": "banner",
-        "height": {"min": "62vh"},
+        "height": {"min": high},
         "content": {"align": rng.choice(["start", "center", "end"]), "stand": rng.choice(["start", "center"])},
         "backdrop": {"base": "#20302a", "layers": [photo]},
-        "columns": [{"id": "c0", "blocks": [_block(rng, n) for n in range(3)]}],
+        "columns": [{"id": "c0", "blocks": [make(rng, n) for n in range(3)]}],
     }
     document = {
         "format": "garnetfern-site",
         "version": 2,
-        "name": f"Lettering {seed}",
+        "name": name,
         "screens": SCREENS,
         "assets": [entry],
         "pages": [{"id": "home", "slug": "home", "title": "Home", "bands": [band]}],
     }
     return Sample(read_site(document, shipped_fonts().names()), {entry["hash"]: data})
+
+
+def generate_lettering(seed: int) -> Sample:
+    """The sample of a seed, the same every time."""
+    return over_photograph(f"Lettering {seed}", random.Random(9000 + seed), "62vh", _block)

@@ -3,13 +3,10 @@
 import random
 from typing import Any
 
-from garnetfern.core.document import read_site
-from garnetfern.demo.pictures import draw_picture
-from garnetfern.demo.site import asset
 from garnetfern.fonts import shipped_fonts
-from garnetfern.service.kinds.empty import SCREENS
 
 from .banners import SIZES, WORDINGS, Sample
+from .lettering import over_photograph
 
 COLOURS = ("#ffffff", "#f2d9a0", "#ffffffd0", "#101418")
 
@@ -61,25 +58,4 @@ def _block(rng: random.Random, n: int) -> dict[str, Any]:
 
 def generate_phrased(seed: int) -> Sample:
     """The sample of a seed, the same every time."""
-    rng = random.Random(71_000 + seed)
-    data = draw_picture("fern-close")
-    entry = asset("fern-close", data)
-    photo = {"kind": "image", "id": "photo", "name": "Photo", "asset": "fern-close"}
-    band = {
-        "id": "banner",
-        "name": "Banner",
-        "role": "banner",
-        "height": {"min": "50vh"},
-        "content": {"align": rng.choice(["start", "center", "end"]), "stand": rng.choice(["start", "center"])},
-        "backdrop": {"base": "#20302a", "layers": [photo]},
-        "columns": [{"id": "c0", "blocks": [_block(rng, n) for n in range(3)]}],
-    }
-    document = {
-        "format": "garnetfern-site",
-        "version": 2,
-        "name": f"Phrases {seed}",
-        "screens": SCREENS,
-        "assets": [entry],
-        "pages": [{"id": "home", "slug": "home", "title": "Home", "bands": [band]}],
-    }
-    return Sample(read_site(document, shipped_fonts().names()), {entry["hash"]: data})
+    return over_photograph(f"Phrases {seed}", random.Random(71_000 + seed), "50vh", _block)

@@ -1,7 +1,6 @@
 """Lines of text: breaking as the browser breaks, and where each line's baseline lies."""
 
 import bisect
-import math
 from functools import lru_cache
 
 from .breaks import break_opportunities
@@ -112,8 +111,7 @@ def set_lines(
     if not wording:
         return (), ""
     height = layout_unit(line_height)
-    ascent, descent = setting.ascent_descent
-    baseline = math.floor((height - (ascent + descent)) / 2) + ascent
+    baseline = setting.baseline(height)
     lines: list[Line] = []
     missing = ""
     for number, (start, text, shaped) in enumerate(broken_lines(wording, room, setting)):

@@ -5,7 +5,6 @@ across the edge of a link); each voice's part of a line is as wide as its letter
 line is as high as the highest of what stands in it and of its block's own letters (CSS 2.2, section 10.8.1).
 """
 
-import math
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 from functools import lru_cache
@@ -134,8 +133,7 @@ def mixed_width(wording: str, voices: Sequence[Voice]) -> float:
 
 def _stands(setting: Setting, height: float) -> tuple[float, float]:
     """How far letters of a setting reach above and below their baseline with their leading, px."""
-    ascent, descent = setting.ascent_descent
-    above = math.floor((height - (ascent + descent)) / 2) + ascent
+    above = setting.baseline(height)
     return above, height - above
 
 

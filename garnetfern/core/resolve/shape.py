@@ -58,6 +58,11 @@ class Setting:
         """Ascent and descent of its lines, px."""
         return self.family.ascent_descent(self.size, self.weight, self.italic)
 
+    def baseline(self, height: float) -> int:
+        """How far below the top of a line so high its baseline lies, px: half the leading is floored to whole px."""
+        ascent, descent = self.ascent_descent
+        return math.floor((height - (ascent + descent)) / 2) + ascent
+
 
 @dataclass(frozen=True)
 class Shaped:

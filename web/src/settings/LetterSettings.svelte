@@ -171,17 +171,3 @@
     </div>
   {/if}
 </div>
-
-<style>
-  .check {
-    display: flex;
-    align-items: center;
-    gap: 6px;
-    min-height: 28px;
-    flex: none;
-  }
-  .check input {
-    width: 16px;
-    height: 16px;
-  }
-</style>

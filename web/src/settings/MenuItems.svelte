@@ -4,12 +4,13 @@
   import Choice from '../parts/Choice.svelte';
   import Differs from '../parts/Differs.svelte';
   import Field from '../parts/Field.svelte';
+  import ScopeSelect from '../parts/ScopeSelect.svelte';
   import { editorOf } from '../state/editor';
   import { take } from '../state/target';
   import { useBench } from '../state/context';
 
   let { block }: { block: Block } = $props();
-  const { doc, edits, selection } = useBench();
+  const { edits, selection } = useBench();
 
   const STANDS = [
     { value: 'beside', name: 'beside each other' },
@@ -82,15 +83,7 @@
         selection.scope,
       )}
   />
-  <select
-    class="field w-[118px] shrink-0 text-small"
-    aria-label="So they stand on"
-    value={selection.scope ?? ''}
-    onchange={(e) => selection.scopeTo(e.currentTarget.value || null)}
-  >
-    <option value="">every screen</option>
-    {#each doc.screens as screen (screen.id)}<option value={screen.id}>{screen.name}</option>{/each}
-  </select>
+  <ScopeSelect label="So they stand on" />
   <Differs item={block} fields={['fold']} />
 </div>
 {#if folds}

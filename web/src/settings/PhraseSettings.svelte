@@ -7,6 +7,7 @@
   import ColourField from '../parts/ColourField.svelte';
   import Differs from '../parts/Differs.svelte';
   import Field from '../parts/Field.svelte';
+  import ScopeSelect from '../parts/ScopeSelect.svelte';
   import { editorOf } from '../state/editor';
   import { useBench } from '../state/context';
   import PhraseWords from './PhraseWords.svelte';
@@ -140,15 +141,7 @@
           />
           the line ends behind “{said.split(' ').at(-1)}”
         </label>
-        <select
-          class="field w-[118px] shrink-0 text-small"
-          aria-label="The line ends there for"
-          value={selection.scope ?? ''}
-          onchange={(e) => selection.scopeTo(e.currentTarget.value || null)}
-        >
-          <option value="">every screen</option>
-          {#each doc.screens as screen (screen.id)}<option value={screen.id}>{screen.name}</option>{/each}
-        </select>
+        <ScopeSelect label="The line ends there for" />
         <Differs item={block} fields={['breaks']} />
       </div>
     {/if}
@@ -160,17 +153,3 @@
     <p class="muted text-small">There are no words yet.</p>
   {/if}
 </div>
-
-<style>
-  .check {
-    display: flex;
-    align-items: center;
-    gap: 6px;
-    min-height: 28px;
-    flex: none;
-  }
-  .check input {
-    width: 16px;
-    height: 16px;
-  }
-</style>

@@ -106,6 +106,7 @@
         class="word"
         tabindex={n === at ? 0 : -1}
         aria-pressed={inside(token, chosen)}
+        onclick={(e) => e.detail === 0 && press(n, e.shiftKey)}
         style:font-weight={own?.strong ? 700 : undefined}
         style:font-style={own?.emphasis ? 'italic' : undefined}
         style:border-bottom-color={own?.colour ?? undefined}

@@ -109,16 +109,3 @@
     /> as wide as its words
   </label>
 </div>
-
-<style>
-  .check {
-    display: flex;
-    align-items: center;
-    gap: 6px;
-    min-height: 28px;
-  }
-  .check input {
-    width: 16px;
-    height: 16px;
-  }
-</style>

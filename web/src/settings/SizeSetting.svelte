@@ -3,11 +3,12 @@
   import type { Block } from '../api/types';
   import Differs from '../parts/Differs.svelte';
   import LengthField from '../parts/LengthField.svelte';
+  import ScopeSelect from '../parts/ScopeSelect.svelte';
   import { editorOf, type Values } from '../state/editor';
   import { useBench } from '../state/context';
 
   let { block }: { block: Block } = $props();
-  const { doc, selection } = useBench();
+  const { selection } = useBench();
 
   const own = $derived(selection.scope ? block.screens?.[selection.scope] : undefined);
   const size = $derived(own?.size ?? block.lettering?.size ?? '17px');
@@ -30,15 +31,7 @@
     show={(text) => show({ [field('size')]: text })}
     keep={(text) => keep({ [field('size')]: text }, `Size ${text}`)}
   />
-  <select
-    class="field w-[118px] shrink-0 text-small"
-    aria-label="Size and showing for"
-    value={selection.scope ?? ''}
-    onchange={(e) => selection.scopeTo(e.currentTarget.value || null)}
-  >
-    <option value="">every screen</option>
-    {#each doc.screens as screen (screen.id)}<option value={screen.id}>{screen.name}</option>{/each}
-  </select>
+  <ScopeSelect label="Size and showing for" />
   <label class="flex shrink-0 items-center gap-1.5">
     <input
       type="checkbox"

@@ -11,13 +11,11 @@ from ._words import element, words_declarations
 
 def declarations(block: Block, context: BlockContext) -> Declarations:
     """Those of words, side by side."""
-    if block.fold == "beside":
-        said = words_declarations(block, context, "flex", "justify-content")
-    else:
-        said = words_declarations(block, context, "block", "justify-content")
-    shown = any(name == "display" for name, _ in said)
+    shown = "flex" if block.fold == "beside" else "block"
+    said = words_declarations(block, context, shown, "justify-content")
     # where it folds on some screens alone, what it is on the others is said as well
-    return said if shown or not block.folds else [*said, ("display", "flex" if block.fold == "beside" else "block")]
+    told = not block.folds or any(name == "display" for name, _ in said)
+    return said if told else [*said, ("display", shown)]
 
 
 def markup(block: Block, emission: Emission) -> str:

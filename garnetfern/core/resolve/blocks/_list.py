@@ -1,6 +1,5 @@
 """Lists: each line of the wording is an entry, indented, with a mark or a number before it."""
 
-import math
 from collections.abc import Callable, Iterator
 from dataclasses import replace
 
@@ -35,8 +34,7 @@ def set_list(block: Block, wording: str, setting: Setting, room: WordRoom, flowe
     indent, gap = indent_of(block, setting.size), layout_unit(GAP * setting.size)
     words = flowed(replace(room, left=room.left + indent, width=max(0.0, room.width - indent)))
     height = layout_unit(room.line_height)
-    ascent, descent = setting.ascent_descent
-    above = math.floor((height - (ascent + descent)) / 2) + ascent
+    above = setting.baseline(height)
     entries: list[Line] = []
     marks: list[Line] = []
     missing, place, begun = words.missing, len(wording) + 1, -1

@@ -1,7 +1,6 @@
 """A menu's entries: side by side, wrapped into rows where there is no room (CSS Flexible Box Layout, section 9.3); or
 folded behind a word that opens them, one under the other."""
 
-import math
 from dataclasses import replace
 
 from ...document import Block
@@ -53,12 +52,11 @@ def sign_width(size: float) -> float:
 def _folded(entries: list[str], setting: Setting, room: WordRoom) -> SetWords:
     """One under the other: the word that opens them in one line, entries in as many as they need."""
     height, gap = layout_unit(room.line_height), layout_unit(ROW_GAP * setting.size)
-    ascent, descent = setting.ascent_descent
     word = shape(entries[0], setting)
     wide = ceiled(word.width) + sign_width(setting.size)
     free = max(0.0, room.width - wide)
     x = room.left + layout_unit({"start": 0.0, "center": free / 2, "end": free}[room.align])
-    baseline = room.top + math.floor((height - (ascent + descent)) / 2) + ascent
+    baseline = room.top + setting.baseline(height)
     lines = [Line(entries[0], 0, x, wide, baseline, room.top, height, word.runs)]
     missing, start, y = word.missing, len(entries[0]) + 1, room.top + height
     for text in entries[1:]:
@@ -79,8 +77,7 @@ def set_words(block: Block, setting: Setting, room: WordRoom) -> SetWords:
         return _folded(entries, setting, room)
     height = layout_unit(room.line_height)
     gap, row_gap = layout_unit(GAP * setting.size), layout_unit(ROW_GAP * setting.size)
-    ascent, descent = setting.ascent_descent
-    baseline = math.floor((height - (ascent + descent)) / 2) + ascent
+    baseline = setting.baseline(height)
     shaped = [shape(text, setting) for text in entries]
     widths = [ceiled(s.width) for s in shaped]
     rows: list[list[int]] = [[]]
