@@ -92,6 +92,11 @@
           onchange={(e) => void keep({ emphasis: e.currentTarget.checked }, 'Emphasis')}
         /> emphasis
       </label>
+      {#if marks.colour}
+        <label class="check" title="Without it they are of the colour of the other words">
+          <input type="checkbox" checked onchange={() => void keep({ colour: null }, 'No colour')} /> own colour
+        </label>
+      {/if}
       {#if !block.link}
         <Field
           label="Link of the chosen words"
@@ -113,24 +118,13 @@
         {/if}
       {/if}
     </div>
-    <div class="flex items-center gap-3">
-      <ColourField
-        label="Colour"
-        words={block.id}
-        value={marks.colour ?? block.lettering?.colour ?? '#000000'}
-        show={(colour) => show({ colour })}
-        keep={(colour) => keep({ colour }, 'Colour')}
-      />
-      {#if marks.colour}
-        <button
-          type="button"
-          class="quiet"
-          aria-label="The same colour as the other words"
-          title="The same colour as the other words"
-          onclick={() => void keep({ colour: null }, 'No colour')}>×</button
-        >
-      {/if}
-    </div>
+    <ColourField
+      label="Colour"
+      words={block.id}
+      value={marks.colour ?? block.lettering?.colour ?? '#000000'}
+      show={(colour) => show({ colour })}
+      keep={(colour) => keep({ colour }, 'Colour')}
+    />
     {#if space !== null && !block.listed}
       <div class="flex flex-wrap items-center gap-2">
         <label class="check">
