@@ -40,7 +40,7 @@ def _view(name: str) -> Callable[[Page], None]:
 
 def _pages(page: Page) -> None:
     _view("Pages")(page)
-    page.get_by_role("status").filter(has_text=re.compile("of 6 pages")).wait_for()
+    page.get_by_role("status").filter(has_text=re.compile("of 8 pages")).wait_for()
     for _ in range(100):
         if page.evaluate(
             "document.images.length > 5 && [...document.images].every((i) => i.complete && i.naturalWidth)"

@@ -13,9 +13,11 @@ from ..core.telling import Told
 from ..fonts import shipped_fonts
 from ..service.files.site_file import SiteFile
 from ..service.kinds.empty import SCREENS, empty_site
+from .book import book_page
 from .drawn import one_after_the_other, side_by_side
 from .fair import fair_page
 from .moving import moving_pages
+from .notices import notices_page
 from .placed import placed_bands
 from .room import PICTURE, room_document
 from .words import phrase, words
@@ -28,6 +30,7 @@ NAMES = {
     "reading-room": "Reading room.jpg",
     "fern-tile": "Fern tile.png",
     "fade-strip": "Fade strip.png",
+    "house-mark": "House mark.png",
     "mist-and-sun": "Mist and sun.mp4",
 }
 
@@ -54,7 +57,10 @@ def _header() -> dict[str, Any]:
     name = words("site-name", "logo", "Marrowby Fern House", "Young Serif", "20px", "#2b3d33", lettering={"line": 1.4})
     name["link"] = "index.html"
     menu = words("menu", "menu", "", "Hanken Grotesk", "16px", "#2b3d33", lettering={"align": "end"})
-    menu["items"] = [{"wording": "Visit", "link": "index.html"}, {"wording": "Fern fair", "link": "fern-fair.html"}]
+    entries = {"Visit": "index.html", "Fern fair": "fern-fair.html", "Fern book": "fern-book.html"}
+    menu["items"] = [{"wording": said, "link": link} for said, link in entries.items()]
+    # behind one word where there is no room for the name of the house beside it
+    menu |= {"wording": "Menu", "screens": {"phone": {"fold": "closed"}}}
     return {
         "id": "top",
         "name": "Header",
@@ -196,6 +202,8 @@ def demo_document(assets: list[dict[str, Any]]) -> dict[str, Any]:
             },
             fair_page(_header(), _footer()),
             *moving_pages(_header(), _footer()),
+            book_page(_header(), _footer()),
+            notices_page(_header(), _footer()),
         ],
     }
 

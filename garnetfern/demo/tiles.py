@@ -1,4 +1,4 @@
-"""Small sample pictures: a tile that meets itself on every side, and a thin strip that fades."""
+"""Small sample pictures: a tile that meets itself on every side, a thin strip that fades, the mark of the house."""
 
 import io
 from functools import lru_cache
@@ -22,10 +22,12 @@ def fern_tile() -> Image.Image:
     return image.resize((SIDE, SIDE), Image.Resampling.BOX)
 
 
-def _sprig(pen: ImageDraw.ImageDraw, x: float, y: float, turn: float, length: float, ink: str) -> None:
+def _sprig(
+    pen: ImageDraw.ImageDraw, x: float, y: float, turn: float, length: float, ink: str, stem: int = SCALE
+) -> None:
     along, across = np.array([np.cos(turn), np.sin(turn)]), np.array([-np.sin(turn), np.cos(turn)])
     start = np.array([x, y]) - along * length / 2
-    pen.line([tuple(start), tuple(start + along * length)], fill=ink, width=SCALE)
+    pen.line([tuple(start), tuple(start + along * length)], fill=ink, width=stem)
     for n in range(9):
         at = start + along * length * (0.1 + 0.1 * n)
         size = length * 0.24 * (1 - n / 11)
@@ -45,12 +47,24 @@ def fade_strip() -> Image.Image:
     return Image.fromarray(np.repeat(column[:, None, :], 4, axis=1))
 
 
+def house_mark() -> Image.Image:
+    """The mark of the house: a frond in a ring, on nothing."""
+    side = 320 * SCALE
+    image = Image.new("RGBA", (side, side), "#23332b00")
+    pen = ImageDraw.Draw(image)
+    edge = side * 0.03
+    pen.ellipse((edge, edge, side - edge, side - edge), outline="#23332b", width=int(side * 0.035))
+    _sprig(pen, side * 0.5, side * 0.52, -1.35, side * 0.66, "#23332b", SCALE * 7)
+    return image.resize((320, 320), Image.Resampling.BOX)
+
+
+DRAWN = {"fern-tile": fern_tile, "fade-strip": fade_strip, "house-mark": house_mark}
+SMALL = tuple(DRAWN)
+
+
 @lru_cache(maxsize=4)
 def draw_small(name: str) -> bytes:
     """A small sample picture as PNG bytes."""
     out = io.BytesIO()
-    {"fern-tile": fern_tile, "fade-strip": fade_strip}[name]().save(out, "PNG")
+    DRAWN[name]().save(out, "PNG")
     return out.getvalue()
-
-
-SMALL = ("fern-tile", "fade-strip")
