@@ -18,7 +18,8 @@ def _gradient(name: str, *colours: str) -> Plain:
 
 def _page(name: str, title: str, header: Plain, banner: Plain, footer: Plain) -> Plain:
     bands = [header, banner, footer]
-    return {"id": name, "slug": name, "title": title, "backdrop": {"base": "#f4efe4"}, "bands": bands}
+    # below the footer of a short page goes on what is in it
+    return {"id": name, "slug": name, "title": title, "backdrop": {"base": "#20302a"}, "bands": bands}
 
 
 def _year() -> Plain:

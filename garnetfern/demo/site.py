@@ -57,7 +57,7 @@ def _header() -> dict[str, Any]:
     name = words("site-name", "logo", "Marrowby Fern House", "Young Serif", "20px", "#2b3d33", lettering={"line": 1.4})
     name["link"] = "index.html"
     menu = words("menu", "menu", "", "Hanken Grotesk", "16px", "#2b3d33", lettering={"align": "end"})
-    entries = {"Visit": "index.html", "Fern fair": "fern-fair.html", "Fern book": "fern-book.html"}
+    entries = {"Visit": "index.html", "Fair": "fern-fair.html", "Ferns": "fern-book.html"}
     menu["items"] = [{"wording": said, "link": link} for said, link in entries.items()]
     # behind one word where there is no room for the name of the house beside it
     menu |= {"wording": "Menu", "screens": {"phone": {"fold": "closed"}}}
@@ -66,10 +66,10 @@ def _header() -> dict[str, Any]:
         "name": "Header",
         "role": "header",
         "padding": {"block": "14px", "inline": "6vw"},
-        "content": {"width": "1240px", "level": "center"},
+        "content": {"width": "1240px", "level": "center", "gap": "16px"},
         "layout": "row",
         "backdrop": {"base": "#f4efe4"},
-        "columns": [{"id": "top-words", "share": 1.4, "blocks": [name]}, {"id": "top-menu", "blocks": [menu]}],
+        "columns": [{"id": "top-words", "share": 2.6, "blocks": [name]}, {"id": "top-menu", "blocks": [menu]}],
     }
 
 

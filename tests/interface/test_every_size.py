@@ -148,7 +148,7 @@ def _turns(page: Page) -> None:
 
 def _pages(page: Page) -> None:
     opened(page, "Pages")
-    page.get_by_role("status").filter(has_text=re.compile("of 6 pages")).wait_for()
+    page.get_by_role("status").filter(has_text=re.compile("of 8 pages")).wait_for()
 
 
 def _sites(page: Page) -> None:

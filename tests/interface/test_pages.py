@@ -7,7 +7,7 @@ from playwright.sync_api import Page, expect
 
 def open_pages(page: Page) -> None:
     page.get_by_role("navigation", name="Views").get_by_role("button", name="Pages", exact=True).click()
-    expect(page.get_by_role("status").filter(has_text=re.compile("of 6 pages"))).to_be_visible()
+    expect(page.get_by_role("status").filter(has_text=re.compile("of 8 pages"))).to_be_visible()
 
 
 def titles(page: Page) -> list[str]:

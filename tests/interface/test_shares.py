@@ -16,8 +16,8 @@ def headers(page: Page) -> list[str]:
 def test_a_header_is_shared_changed_once_and_a_page_steps_out_and_back(bench: Page):
     bench.get_by_role("navigation", name="Area", exact=True).get_by_role("button", name="Header", exact=True).click()
     bench.get_by_role("button", name="Change areas").click()
-    bench.get_by_role("menuitem", name="As here on all 6 pages").click()
-    line = bench.get_by_text("A change here changes 6 pages.")
+    bench.get_by_role("menuitem", name="As here on all 8 pages").click()
+    line = bench.get_by_text("A change here changes 8 pages.")
     expect(line).to_be_visible()
     field = bench.get_by_label("Base, hexadecimal")
     field.fill("#dfe8dc")
@@ -51,7 +51,7 @@ def test_kinds_and_shares_of_the_cards_of_pages(bench: Page):
     sharing = card.get_by_role("button", name=re.compile("with other pages: Welcome"))
     expect(sharing).to_have_text(re.compile("Shares nothing"))
     sharing.click()
-    bench.get_by_role("menuitem", name="As here on all 6 pages").last.click()
+    bench.get_by_role("menuitem", name="As here on all 8 pages").last.click()
     expect(sharing).to_have_text(re.compile("Shares 1 part"))
     assert [share["part"] for share in state(bench)["shares"]] == ["footer"]
 
