@@ -334,6 +334,6 @@ def test_every_page_of_the_sample_is_looked_at(demo):
     reader = reader_of(demo)
     for page in demo.site.pages[:2]:
         looked = [s for s, _ in fit_of(reader, demo.site, page)]
-        assert {s.kind for s in looked} == {"rest", "enlarged", "plain", "spaced", "printed"}
+        assert {s.kind for s in looked} == {"rest", "enlarged", "plain", "spaced", "printed", "opened"}
         assert not any(m.grave for _, found in fit_of(reader, demo.site, page) for m in found)
         assert Look(reader, demo.site, reader.met(demo.site, page), looked[0]).targets

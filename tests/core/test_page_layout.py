@@ -186,8 +186,8 @@ def test_a_block_differs_on_one_screen_alone():
     assert [b.size for b in laid(site).blocks()] == [20, 20]
 
 
-def test_a_page_without_exceptions_is_the_same_on_every_screen(demo):
-    page = demo.site.pages[0]
+def test_a_page_without_exceptions_is_the_same_on_every_screen():
+    page = site_of(text("a"), text("b")).pages[0]
     assert page_on(page, "phone") == page_on(page, None) == page
 
 

@@ -69,7 +69,6 @@ def test_a_glow_with_a_fine_mesh_in_eight_actions(bench: Page):
 def test_a_hollow_heading(bench: Page):
     click_words(bench)
     bench.get_by_role("tab", name="Letters").click()
-    bench.get_by_label("outline", exact=True).check()
     bench.get_by_label("hollow").check()
     width = bench.get_by_label("Width of the outline")
     width.fill("3px")

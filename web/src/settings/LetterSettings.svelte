@@ -24,6 +24,9 @@
   const keep = (values: Values, label: string) => to.keep(inLetters(values), label);
   const light = (colour: string | undefined) => Number.parseInt((colour ?? '#ffffff').slice(1, 3), 16) > 128;
   const against = $derived(light(lettering.colour) ? '#000000' : '#ffffff');
+  /** Hollow letters are drawn by their outline: where there is none yet, one in their own colour. */
+  const hollowed = (hollow: boolean): Values =>
+    hollow && !outline ? { hollow, outline: { width: '2px', colour: lettering.colour ?? against } } : { hollow };
 </script>
 
 <div class="flex flex-col gap-2">
@@ -102,14 +105,14 @@
         show={(colour) => show({ outline: { ...outline, colour } })}
         keep={(colour) => keep({ outline: { ...outline, colour } }, `Outline in ${colour}`)}
       />
-      <label class="check" title="The outline alone is drawn; it is what is judged then">
-        <input
-          type="checkbox"
-          checked={lettering.hollow ?? false}
-          onchange={(e) => void keep({ hollow: e.currentTarget.checked }, 'Hollow letters')}
-        /> hollow
-      </label>
     {/if}
+    <label class="check" title="The outline alone is drawn; it is what is judged then">
+      <input
+        type="checkbox"
+        checked={lettering.hollow ?? false}
+        onchange={(e) => void keep(hollowed(e.currentTarget.checked), 'Hollow letters')}
+      /> hollow
+    </label>
   </div>
   <div class="flex items-center gap-3">
     <label class="check w-[84px]">
