@@ -6,7 +6,7 @@ from fastapi import APIRouter, Query
 from fastapi.responses import JSONResponse
 
 from ..core.colour.notations import read_colour
-from ..service.kinds.layers import OffersView, offered
+from ..service.kinds.layers import OffersView, Place, offered
 from ..service.views.blends import BlendLooks, blend_looks
 from ..service.views.colours import (
     ColourView,
@@ -37,9 +37,12 @@ def look_routes(studio: Studio) -> APIRouter:
         return library()
 
     @api.get("/offers", response_model=list[OffersView])
-    def offers(page: Annotated[str, Query(max_length=40)]) -> Any:
+    def offers(
+        page: Annotated[str, Query(max_length=40)], area: Annotated[str | None, Query(max_length=40)] = None
+    ) -> Any:
         site = studio.site()
-        return offered(site, studio.page(site, page))
+        found = studio.page(site, page)
+        return offered(site, Place(found, None if area is None else found.area(area)))
 
     @api.post("/blends", response_model=BlendLooks)
     def blends(body: a.AskedLayer, window: Window = "") -> Any:

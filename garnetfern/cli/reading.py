@@ -202,7 +202,7 @@ def read(
                 )
         for u in unread:
             typer.echo(told(u))
-        typer.echo(sentence_of(Brought(tuple(areas), brought.unread)))
+        typer.echo(sentence_of(Brought(tuple(areas), brought.unread), found))
     if site is not None:
         _lay(site, whole, areas, found, held, page, area)
     raise typer.Exit(1 if unread or lost else 0)

@@ -26,7 +26,7 @@ def lay(client, studio, found, **more):
 
 def test_pasted_css_is_read_seen_laid_and_undone(client, studio):
     found = client.post("/api/bring/text", json={"text": CSS}).json()
-    assert found["sentence"] == "1 area was read, all of it."
+    assert found["sentence"] == "1 area was read; 1 picture is not here."
     (area,) = found["areas"]
     assert (area["selector"], area["sheet"], area["line"], area["layers"]) == (".hero", "pasted.css", 1, 2)
     assert area["pictures"] == [{"address": "img/fern.jpg", "name": None, "said": "there is no picture fern.jpg"}]

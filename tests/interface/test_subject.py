@@ -4,7 +4,8 @@ import numpy as np
 from PIL import Image
 from playwright.sync_api import Page, expect
 
-from .test_the_job import drop, frame
+from .dropping import drop
+from .test_the_job import frame
 
 DOUBT = "What matters in this picture is not certain. Tap what must stay in sight."
 

@@ -12,6 +12,8 @@ from garnetfern.api.local import Running, run_locally
 from garnetfern.demo.pictures import draw_picture
 from tests.referee.browser import Opened, pixels
 
+from .dropping import drop
+
 VERDICT = "Every word can be read on every screen."
 
 
@@ -25,18 +27,6 @@ def own_picture(tmp_path):
     file = tmp_path / "My own <b>picture.png"
     image.resize((840, 560)).save(file)
     return file
-
-
-def drop(page: Page, file) -> None:
-    """Drop a file on the window as from the desktop."""
-    handle = page.evaluate_handle(
-        """([name, bytes]) => { const t = new DataTransfer();
-        t.items.add(new File([new Uint8Array(bytes)], name, { type: 'image/png' })); return t; }""",
-        [file.name, list(file.read_bytes())],
-    )
-    page.dispatch_event("body", "dragenter", {"dataTransfer": handle})
-    expect(page.get_by_text("Let go to put it behind Banner")).to_be_visible()
-    page.dispatch_event("body", "drop", {"dataTransfer": handle})
 
 
 def test_from_an_unknown_picture_to_a_bundle(bench: Page, running: Running, tmp_path, browser):

@@ -218,7 +218,7 @@ def test_a_site_file_carries_its_films(begun, fonts):
 
 
 def test_a_picture_that_moves_is_laid_as_a_picture_and_offered_as_a_film(begun):
-    from garnetfern.service.kinds.layers import offered
+    from garnetfern.service.kinds.layers import Place, offered
 
     frames = [Image.new("RGB", (60, 40), (n * 20, 90, 60)) for n in range(10)]
     out = io.BytesIO()
@@ -229,7 +229,8 @@ def test_a_picture_that_moves_is_laid_as_a_picture_and_offered_as_a_film(begun):
     begun.edit(begun.state().revision, studio_edit(edit))
     site = begun.site()
     assert site.pages[0].bands[0].backdrop.layers[0].kind == "image"
-    offer = next(o for kind in offered(site, site.pages[0]) for o in kind["offers"] if o.name == "The film sway.gif")
+    there = offered(site, Place(site.pages[0]))
+    offer = next(o for kind in there for o in kind["offers"] if o.name == "The film sway.gif")
     lay = {"kind": "lay-in", "page": "home", "area": "banner", "layer": {"id": "x", **offer.layer}, "at": 0}
     begun.edit(begun.state().revision, studio_edit(lay))
     made(begun)

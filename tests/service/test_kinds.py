@@ -6,13 +6,13 @@ from pydantic import TypeAdapter
 from garnetfern.core.document import Layer, Site, read_site
 from garnetfern.core.document.layers import LAYER_KINDS
 from garnetfern.fonts import shipped_fonts
-from garnetfern.service.kinds.layers import KINDS, Offer, aside, ink, kinds, offered
+from garnetfern.service.kinds.layers import KINDS, Offer, Place, aside, ink, kinds, offered
 
 LAYERS = TypeAdapter(Layer)
 
 
 def offers_of(site: Site, kind: str) -> list[Offer]:
-    return next(one["offers"] for one in offered(site, site.pages[0]) if one["kind"] == kind)
+    return next(one["offers"] for one in offered(site, Place(site.pages[0])) if one["kind"] == kind)
 
 
 def test_every_kind_of_layer_is_offered_and_named():
@@ -50,6 +50,16 @@ def test_every_offer_becomes_a_layer_of_a_page_as_it_is(demo, kind):
         assert offer.style.startswith(("background:", "mask"))
     plain["pages"][0]["bands"][0]["backdrop"]["layers"] = plain["pages"][0]["bands"][0]["backdrop"]["layers"][-24:]
     read_site(plain, shipped_fonts().names())
+
+
+@pytest.mark.parametrize(
+    ("area", "colour"), [("week-band", "#0b1a14"), ("foot", "#ffffff"), ("banner", "#ffffff"), (None, "#ffffff")]
+)
+def test_a_pattern_is_offered_in_a_colour_that_is_seen_on_its_ground(demo, area, colour):
+    page = demo.site.page("home")
+    place = Place(page, page.area(area) if area else None)
+    patterns = next(one["offers"] for one in offered(demo.site, place) if one["kind"] == "pattern")
+    assert {offer.layer["colour"] for offer in patterns} == {colour}
 
 
 def test_colours_are_the_site_s_own_and_two_plain_ones_where_it_has_none(demo):

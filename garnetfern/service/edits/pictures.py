@@ -165,7 +165,8 @@ def _as_advised(site: Site, page: Page, area_id: str, layer_id: str, looks: Look
 
 def lay_picture(site: Site, asked: LayPicture, looks: Looks, fonts: Any) -> Edited:
     """The picture comes onto the shelf where it is not there yet. It lies as suits it, in the place of another where
-    that one did, and gets the focal point that suits all screens, and those that a screen needs for itself."""
+    that one did; unless it lies from a corner then, it gets the focal point that suits all screens, and those that a
+    screen needs for itself."""
     suits = asked.layer is None or _lies_as_advised(site, page_of(site, asked.page), asked, looks, fonts)
     site, asset = _shelved(site, asked.asset)
     page = page_of(site, asked.page)
@@ -184,7 +185,8 @@ def lay_picture(site: Site, asked: LayPicture, looks: Looks, fonts: Any) -> Edit
     if suits:
         page = _as_advised(site, page, asked.area, chosen, looks, fonts)
         site = with_page(site, page)
-    page = focused(site, page, asked.area, chosen, looks, fonts)
+    if _layer(page, asked.area, chosen)[1].position is None:
+        page = focused(site, page, asked.area, chosen, looks, fonts)
     name = getattr(area, "name", None) or page.title
     return Edited(with_page(site, page), f"Put {asset.name} behind {name}", chosen)
 

@@ -1,5 +1,7 @@
 """What was read of somebody's stylesheet, to be looked at and chosen from."""
 
+from collections.abc import Mapping, Sequence
+
 from typing_extensions import TypedDict
 
 from ...core.stylesheet import Brought, BroughtArea, Unread
@@ -80,16 +82,19 @@ def _area(number: int, area: BroughtArea, found: dict[str, Found]) -> BroughtRow
     }
 
 
-def sentence_of(brought: Brought) -> str:
-    """What was read, in one sentence; no more than was."""
+def sentence_of(brought: Brought, found: Sequence[Mapping[str, Found]]) -> str:
+    """What was read, in one sentence; no more than was, nor more than was `found` of its pictures."""
     count, unread = len(brought.areas), sum(len(a.unread) for a in brought.areas) + len(brought.unread)
     if not count:
         return "No rule in it says what lies behind words." if not unread else "Nothing of it could be read; see why."
     areas = "1 area was read" if count == 1 else f"{count} areas were read"
-    if not unread:
-        return f"{areas}, all of it."
-    rest = "1 thing was not, or only nearly" if unread == 1 else f"{unread} things were not, or only nearly"
-    return f"{areas}; {rest}."
+    gone = len({f.address for one in found for f in one.values() if f.asset is None})
+    rest = []
+    if unread:
+        rest.append("1 thing was not, or only nearly" if unread == 1 else f"{unread} things were not, or only nearly")
+    if gone:
+        rest.append("1 picture is not here" if gone == 1 else f"{gone} pictures are not here")
+    return f"{'; '.join([areas, *rest])}." if rest else f"{areas}, all of it."
 
 
 def brought_view(number: int, brought: Brought, found: list[dict[str, Found]], fonts: list[str]) -> BroughtView:
@@ -100,5 +105,5 @@ def brought_view(number: int, brought: Brought, found: list[dict[str, Found]], f
         "unread": [unread_row(u) for u in brought.unread],
         "faces": list(dict.fromkeys(face.family for face in brought.faces)),
         "fonts": fonts,
-        "sentence": sentence_of(brought),
+        "sentence": sentence_of(brought, found),
     }

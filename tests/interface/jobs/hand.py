@@ -1,9 +1,14 @@
 """A hand that does what a person does, and counts it: a press, a drag, a typed value, a key are one action each."""
 
+import io
 import re
 from pathlib import Path
 
+from PIL import Image, ImageOps
 from playwright.sync_api import FrameLocator, Locator, Page, expect
+
+from garnetfern.demo.pictures import draw_picture
+from tests.interface.dropping import drop
 
 
 class Hand:
@@ -71,6 +76,42 @@ class Hand:
         """Lay an offer in on a card: two actions."""
         self.press(f"Lay something in on {on}")
         self.press(self.page.get_by_role("button", name=re.compile(f"^{offer}")).last)
+
+    def bring(self, name: str, data: bytes) -> None:
+        """Choose a file of one's own for what is chosen."""
+        file = self.folder / name
+        file.write_bytes(data)
+        self.settings.locator("input[type=file]").first.set_input_files(file)
+        self.count += 1
+
+    def own_picture(self, width: int = 1200, height: int = 800) -> bytes:
+        """A picture that the application has not seen, PNG."""
+        seen = Image.open(io.BytesIO(draw_picture("reading-room")))
+        out = io.BytesIO()
+        ImageOps.mirror(seen).resize((width, height)).save(out, "PNG")
+        return out.getvalue()
+
+    def drop(self, name: str, data: bytes) -> None:
+        """Drop a file on the window."""
+        file = self.folder / name
+        file.write_bytes(data)
+        drop(self.page, file)
+        self.count += 1
+
+    def paste(self, label: str, text: str) -> None:
+        """Paste a text of several lines."""
+        self.page.get_by_label(label, exact=True).fill(text)
+        self.count += 1
+
+    def page_named(self, title: str) -> None:
+        """Turn to another page."""
+        self.page.get_by_label("Page", exact=True).select_option(label=title)
+        self.count += 1
+
+    def mixed(self, way: str) -> None:
+        """How the chosen layer mixes: two actions."""
+        self.press(self.settings.get_by_role("button", name=re.compile("^mixes")))
+        self.press(way)
 
     def key(self, key: str) -> None:
         """Press a key."""

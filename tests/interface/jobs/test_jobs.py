@@ -8,8 +8,9 @@ from playwright.sync_api import Page
 
 from tests.sampled import sampled
 
+from . import layered, placed
 from .hand import Hand
-from .jobs import JOBS
+from .job import JOBS
 
 ROW = re.compile(r"^\| (?P<job>[^|]+?) \| (?P<mark>\d+) \| (?P<count>\d+|–) \|", re.MULTILINE)
 TASKS = {
@@ -19,6 +20,7 @@ TASKS = {
 
 
 def test_the_jobs_that_are_done_here_are_those_that_are_counted_there():
+    assert layered.job is placed.job, "their jobs are entered where they are read"
     assert {name for name, (_, count) in TASKS.items() if count != "–"} == set(JOBS)
     assert len(TASKS) == 21
     assert all(int(count) <= mark for mark, count in TASKS.values() if count != "–")

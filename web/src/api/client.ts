@@ -219,8 +219,9 @@ export const rule = ({ page, area, selector, base }: AskedText) =>
 export const takenAway = ({ page, area, base, way, prefix }: AskedText & { way: string; prefix: string }) =>
   get<TakenAway>(`/api/taken?${new URLSearchParams({ page, area, base, way, prefix })}`);
 export const library = () => get<Library>('/api/library');
-/** What can be laid into a backdrop of a page, by kind. */
-export const offers = (page: string) => get<Offers[]>(`/api/offers?${new URLSearchParams({ page })}`);
+/** What can be laid into the backdrop of an area, by kind. */
+export const offers = (page: string, area: string) =>
+  get<Offers[]>(`/api/offers?${new URLSearchParams({ page, area })}`);
 export const blends = (asked: AskedLayer, signal?: AbortSignal) =>
   post<{ looks: BlendLook[] }>('/api/blends', asked, signal);
 export const colour = (text: string) => get<Colour>(`/api/colour?${new URLSearchParams({ text })}`);

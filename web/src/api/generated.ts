@@ -7585,6 +7585,7 @@ export interface operations {
         parameters: {
             query: {
                 page: string;
+                area?: string | null;
             };
             header?: never;
             path?: never;

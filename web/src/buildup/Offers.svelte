@@ -13,10 +13,12 @@
   let kinds = $state.raw<Offers[] | null>(null);
   let failed = $state('');
 
-  function fetchThem(page: string): void {
+  function fetchThem(): void {
+    const { page, area } = selection;
+    if (!page || !area) return;
     failed = '';
     client
-      .offers(page)
+      .offers(page.id, area.id)
       .then((found) => (kinds = found))
       .catch(
         (error: unknown) => (failed = error instanceof Error ? error.message : 'It cannot be read now.'),
@@ -24,7 +26,7 @@
   }
 
   $effect(() => {
-    if (selection.page && doc.revision) fetchThem(selection.page.id);
+    if (doc.revision) fetchThem();
   });
 
   function choose(layer: Record<string, unknown>): void {
@@ -44,9 +46,7 @@
 
 {#if failed}
   <p role="alert" class="text-error">{failed}</p>
-  <button type="button" class="quiet act" onclick={() => selection.page && fetchThem(selection.page.id)}
-    >Try again</button
-  >
+  <button type="button" class="quiet act" onclick={fetchThem}>Try again</button>
 {:else}
   <div class="kinds" aria-busy={kinds === null}>
     {#each kinds ?? doc.library?.kinds ?? [] as kind (kind.kind)}

@@ -26,7 +26,9 @@
   const against = $derived(light(lettering.colour) ? '#000000' : '#ffffff');
   /** Hollow letters are drawn by their outline: where there is none yet, one in their own colour. */
   const hollowed = (hollow: boolean): Values =>
-    hollow && !outline ? { hollow, outline: { width: '2px', colour: lettering.colour ?? against } } : { hollow };
+    hollow && !outline
+      ? { hollow, outline: { width: '2px', colour: lettering.colour ?? against } }
+      : { hollow };
 </script>
 
 <div class="flex flex-col gap-2">

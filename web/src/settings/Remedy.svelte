@@ -30,7 +30,7 @@
         {#if !there}
           <button
             type="button"
-            class="btn btn-primary h-[30px] min-h-0 px-3"
+            class={overlay.opacity === 0 ? 'quiet act' : 'btn btn-primary h-[30px] min-h-0 px-3'}
             onclick={() => apply(overlay.nearest)}
           >
             {overlay.opacity === null ? 'Go nearest' : `Make it ${Math.round(overlay.nearest * 100)} %`}

@@ -123,9 +123,13 @@ export class Banners {
     this.edits.forget();
   }
 
-  /** Take one, as one step. */
+  /** Take one, as one step; its band is chosen then, with all its words, wherever its picture lies in it. */
   async take(banner: Banner): Promise<void> {
-    const problem = await this.edits.keep(given(banner.patch, this.of), `Whole banner: ${banner.title}`);
+    const { band } = this;
+    const change = given(banner.patch, this.of);
+    const problem = await this.edits.keep(change, `Whole banner: ${banner.title}`, () => {
+      if (band) this.selection.choose(band.id);
+    });
     if (!problem) this.close();
   }
 }

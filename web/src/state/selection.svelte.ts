@@ -52,7 +52,7 @@ export class Selection {
   readonly blocks = $derived<Block[]>(this.area?.blocks ?? []);
   readonly words = $derived<Block[]>(this.blocks.filter((b) => this.doc.kind(b).lettered));
   readonly block = $derived<Block | null>(
-    this.blocks.find((b) => b.id === this.blockId) ?? this.blocks[0] ?? null,
+    this.blocks.find((b) => b.id === this.blockId) ?? this.words[0] ?? this.blocks[0] ?? null,
   );
 
   constructor(doc: Doc, edits: Edits) {
@@ -60,10 +60,11 @@ export class Selection {
     this.edits = edits;
   }
 
-  /** The chosen area; where the chosen layer has moved into another one, as bands were joined or parted, that one. */
+  /** The chosen area; where the chosen layer has moved into another one, as bands were joined or parted, that one. What
+   *  is shown and not kept moves nothing: the readings of the area would leave, and all below would jump. */
   private areaNow(): Area | undefined {
     const own = this.areas.find((a) => a.id === this.areaId);
-    if (own && (FIXED.has(this.cardId) || holds(own, this.cardId))) return own;
+    if (own && (this.doc.change || FIXED.has(this.cardId) || holds(own, this.cardId))) return own;
     return this.areas.find((a) => holds(a, this.cardId)) ?? own;
   }
 

@@ -1,7 +1,7 @@
 """How the kinds of layer are shown to people. A module here has the name of its kind:
 
 ORDER, its place among the kinds; NAME, what a layer of it is called; TITLE, the same as something that is laid in;
-`offers(site, page)`, what there is of it; `aside(layer)`, what its card says beside its name; and `ink(layer)`, a CSS
+`offers(site, place)`, what there is of it; `aside(layer)`, what its card says beside its name; and `ink(layer)`, a CSS
 background that stands for it at full strength. Of those that show something of the shelf, `takes(asset)`, whether it
 is laid as one of them at first, and `laid(asset, name)`, the layer.
 """
@@ -13,9 +13,9 @@ from typing import Annotated
 from pydantic import Field
 from typing_extensions import TypedDict
 
-from ....core.document import LAYER_KINDS, Asset, LayerBase, Page, Site
+from ....core.document import LAYER_KINDS, Asset, LayerBase, Site
 from ....core.registry import parts
-from ._offer import Offer
+from ._offer import Offer, Place
 
 
 class KindOfLayer(TypedDict):
@@ -48,9 +48,9 @@ def _said(kind: str, module: ModuleType) -> KindOfLayer:
     return {"kind": kind, "name": module.NAME, "title": module.TITLE, "framed": LAYER_KINDS[kind].framed}
 
 
-def offered(site: Site, page: Page) -> list[OffersView]:
-    """What there is of every kind on a page."""
-    return [{**_said(kind, module), "offers": list(module.offers(site, page))} for kind, module in KINDS.items()]
+def offered(site: Site, place: Place) -> list[OffersView]:
+    """What there is of every kind for a place."""
+    return [{**_said(kind, module), "offers": list(module.offers(site, place))} for kind, module in KINDS.items()]
 
 
 def laid(asset: Asset, name: str) -> LayerBase:
@@ -70,4 +70,4 @@ def ink(layer: LayerBase) -> str:
     return str(KINDS[layer.kind].ink(layer))
 
 
-__all__ = ["KINDS", "Offer", "aside", "ink", "kinds", "laid", "offered"]
+__all__ = ["KINDS", "Offer", "Place", "aside", "ink", "kinds", "laid", "offered"]

@@ -3,8 +3,8 @@
 from collections.abc import Iterator
 from typing import Any
 
-from ....core.document import EdgeLayer, Page, Site
-from ._offer import Offer
+from ....core.document import EdgeLayer, Site
+from ._offer import Offer, Place
 
 ORDER, NAME, TITLE = 5, "edge shade", "A shade along an edge"
 INK = "#1d1d1d"
@@ -22,7 +22,7 @@ SHADES: tuple[tuple[str, str, dict[str, Any]], ...] = (
 """Name, how it looks, and what of the layer is its own."""
 
 
-def offers(site: Site, _: Page) -> Iterator[Offer]:
+def offers(site: Site, _: Place) -> Iterator[Offer]:
     """The ways in which a shade helps words most often."""
     colour = site.palette[1] if len(site.palette) > 1 else "#000000"
     for name, look, own in SHADES:

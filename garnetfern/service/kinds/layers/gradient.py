@@ -3,15 +3,15 @@
 from collections.abc import Iterator
 
 from ....core.css.declarations import gradient_value
-from ....core.document import Gradient, GradientLayer, Page, Site
+from ....core.document import Gradient, GradientLayer, Site
 from ....stock.gradients import GRADIENTS
-from ._offer import Offer
+from ._offer import Offer, Place
 
 ORDER, NAME, TITLE = 2, "gradient", "A gradient"
 SHAPES = {"linear": "straight", "radial": "round", "conic": "turning"}
 
 
-def offers(site: Site, _: Page) -> Iterator[Offer]:
+def offers(site: Site, _: Place) -> Iterator[Offer]:
     """The site's own first."""
     found = [(saved.name, saved.gradient) for saved in site.gradients]
     found += [(words, Gradient.model_validate(plain)) for _, words, plain in GRADIENTS]

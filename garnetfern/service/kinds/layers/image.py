@@ -2,8 +2,8 @@
 
 from collections.abc import Iterator
 
-from ....core.document import Asset, ImageLayer, Page, Site
-from ._offer import Offer
+from ....core.document import Asset, ImageLayer, Site
+from ._offer import Offer, Place
 
 ORDER, NAME, TITLE = 1, "picture", "A picture"
 SIZES = {"cover": "fills", "contain": "whole", "natural": "natural", "stretch": "stretched", "own": "own size"}
@@ -19,7 +19,7 @@ def laid(asset: Asset, name: str) -> ImageLayer:
     return ImageLayer(id=name, name=asset.title, asset=asset.id)
 
 
-def offers(site: Site, _: Page) -> Iterator[Offer]:
+def offers(site: Site, _: Place) -> Iterator[Offer]:
     """One for each picture; where it is laid and how large is found when it is."""
     for asset in site.assets:
         style = f"background: url(/thumbs/{asset.hash[:10]}) center / cover"

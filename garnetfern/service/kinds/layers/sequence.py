@@ -4,9 +4,9 @@ from collections.abc import Iterator
 from typing import Any
 
 from ....core.css.declarations import gradient_value
-from ....core.document import Gradient, Page, SequenceLayer, Site
+from ....core.document import Gradient, SequenceLayer, Site
 from ....stock.gradients import GRADIENTS
-from ._offer import Offer
+from ._offer import Offer, Place
 
 ORDER, NAME, TITLE = 6, "sequence", "A change of pictures, or a moving gradient"
 AT_FIRST = 3
@@ -19,7 +19,7 @@ def _member(number: int, layer: dict[str, Any]) -> dict[str, Any]:
     return {"layer": {**layer, "id": f"turn-{number + 1}"}}
 
 
-def offers(site: Site, __: Page) -> Iterator[Offer]:
+def offers(site: Site, __: Place) -> Iterator[Offer]:
     """The first pictures of the shelf, and neighbouring gradients that ship."""
     found = [{"kind": "image", "name": a.title, "asset": a.id} for a in site.assets[:AT_FIRST]]
     if len(found) > 1:

@@ -2,17 +2,17 @@
 
 from collections.abc import Iterator
 
-from ....core.document import Page, ShapeLayer, Site
+from ....core.document import ShapeLayer, Site
 from ..figures import SILHOUETTES, silhouette_image
-from ._offer import Offer
+from ._offer import Offer, Place
 
 ORDER, NAME, TITLE = 4, "silhouette", "A silhouette"
 DEPTH = "22%"
 
 
-def offers(_: Site, page: Page) -> Iterator[Offer]:
+def offers(_: Site, place: Place) -> Iterator[Offer]:
     """One for each, in the page's own colour, so that the area seems to end in it."""
-    colour = page.backdrop.base or "#ffffff"
+    colour = place.page.backdrop.base or "#ffffff"
     for figure in SILHOUETTES.values():
         style = f"background: currentColor; mask: {silhouette_image(figure.id)} bottom / 100% 70% no-repeat"
         layer = {"kind": "shape", "name": figure.name, "silhouette": figure.id, "colour": colour, "depth": DEPTH}

@@ -3,10 +3,10 @@
 from collections.abc import Iterator
 from typing import Any
 
-from ....core.document import Asset, Page, Site, VideoLayer
+from ....core.document import Asset, Site, VideoLayer
 from ....core.document.footage import FASTEST
 from ....core.film.facts import FILM_TYPES
-from ._offer import Offer
+from ._offer import Offer, Place
 
 ORDER, NAME, TITLE = 7, "film", "A film"
 WHOLE, BEGINNING = 20.0, 10.0
@@ -25,7 +25,7 @@ def laid(asset: Asset, name: str) -> VideoLayer:
     return VideoLayer(id=name, name=asset.title, asset=asset.id, end=max(0.2, round(end, 2)), rate=rate)
 
 
-def offers(site: Site, _: Page) -> Iterator[Offer]:
+def offers(site: Site, _: Place) -> Iterator[Offer]:
     """One for each that moves."""
     for asset in site.assets:
         if asset.duration >= 0.2:

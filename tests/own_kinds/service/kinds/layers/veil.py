@@ -3,13 +3,13 @@
 from collections.abc import Iterator
 from typing import Any
 
-from ....core.document import Page, Site
-from ._offer import Offer
+from ....core.document import Site
+from ._offer import Offer, Place
 
 ORDER, NAME, TITLE = 20, "veil", "A veil"
 
 
-def offers(_: Site, __: Page) -> Iterator[Offer]:
+def offers(_: Site, __: Place) -> Iterator[Offer]:
     """A dark one."""
     yield Offer("Veil", "background: #0b1a14", {"kind": "veil", "name": "Veil", "colour": "#0b1a14", "share": 0.6})
 

@@ -15,10 +15,12 @@
   const WIDE = 92;
   const GAP = 8;
   let moved = $state.raw<{ id: string; by: number } | null>(null);
-  let adding = $state(false);
+  /** Whether the pictures of the shelf are shown, as somebody asked for it; for one alone they are by themselves. */
+  let asked = $state.raw<{ layer: string; adding: boolean } | null>(null);
   const colours = $derived(gradientsOf(layer).length > 0);
   const others = $derived((doc.site?.assets ?? []).toReversed());
   const chosen = $derived(selection.member);
+  const adding = $derived(asked?.layer === layer.id ? asked.adding : layer.members.length < 2 && !colours);
 
   /** A change of the list of members, as it is when the change is made. */
   function rearranged(how: (members: Member[]) => Member[]): Change {
@@ -76,7 +78,7 @@
 
   function add(assets: string[]): void {
     const { page, area } = selection;
-    adding = false;
+    asked = { layer: layer.id, adding: assets.length > 0 };
     if (page && area)
       void edits.edit({ kind: 'take-turns', page: page.id, area: area.id, layer: layer.id, assets, at: 0 });
   }
@@ -140,7 +142,7 @@
     type="button"
     class="btn btn-outline h-[28px] min-h-0 px-2"
     aria-expanded={adding}
-    onclick={() => (adding = !adding)}>Add pictures</button
+    onclick={() => (asked = { layer: layer.id, adding: !adding })}>Add pictures</button
   >
 </div>
 {#if adding}
