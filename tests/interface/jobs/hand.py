@@ -73,9 +73,12 @@ class Hand:
         self.press(self.page.get_by_role("menuitem", name=entry, exact=True))
 
     def lay(self, on: str, offer: str) -> None:
-        """Lay an offer in on a card: two actions."""
+        """Lay an offer in on a card, two actions, and see it come: what is done next is done to that."""
+        cards = self.page.get_by_role("region", name="Build-up").get_by_role("listitem")
+        before = cards.count()
         self.press(f"Lay something in on {on}")
         self.press(self.page.get_by_role("button", name=re.compile(f"^{offer}")).last)
+        expect(cards).to_have_count(before + 1)
 
     def bring(self, name: str, data: bytes) -> None:
         """Choose a file of one's own for what is chosen."""

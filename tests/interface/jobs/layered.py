@@ -83,6 +83,7 @@ def _everything(hand: Hand) -> None:
     expect(band.locator("video")).to_have_count(1)
     expect(band.locator(".gf-layer")).to_have_count(5)
     hand.menu("Change areas", "with 1 column")
+    hand.sees(hand.page.get_by_role("region", name="Settings of Band 1"))
     hand.lay("the base", "Gradient: Glow in the middle")
     hand.lay("Glow in the middle", "Pattern: Fine mesh")
     glow = hand.screen("desktop").locator(".gf-band").nth(3)
