@@ -33,7 +33,12 @@ AWAY = {"verdict": "unread", "away": True}
         ([reading(**SHORT), reading("text")], "One block of words falls short on the phone.", False),
         (
             [reading(**SHORT), reading("text", "desktop", **SHORT)],
-            "2 blocks of words fall short on the desktop and",
+            "2 blocks of words fall short, on the desktop and the phone one or more.",
+            False,
+        ),
+        (
+            [reading(b, s, **SHORT) for b in ("text", "title") for s in ("desktop", "phone")],
+            "2 blocks of words fall short on the desktop and the phone.",
             False,
         ),
         (

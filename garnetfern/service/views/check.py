@@ -207,6 +207,9 @@ def verdict(site: Site, page: Page, found: Found, reserve: str = "") -> Verdict:
     names = [s.name.lower() for s in site.screens if s.id in screens]
     where = "on every screen" if len(names) == len(site.screens) else f"on the {' and the '.join(names)}"
     what = "One block of words falls" if blocks == 1 else f"{blocks} blocks of words fall"
+    if len({(r["block"], r["screen"]) for r in short}) < blocks * len(names):
+        # not each of them on each of those screens
+        return {"sentence": f"{what} short, {where} one or more.", "good": False}
     return {"sentence": f"{what} short {where}.", "good": False}
 
 
