@@ -103,6 +103,17 @@ describe('an edit', () => {
     expect(mine.notices.notice?.text).toContain('another window had made it 0.4');
   });
 
+  it('of one hand that sets the same twice, the later begun before the first was kept, nobody is told', async () => {
+    const server = new PlainServer(smallSite());
+    const mine = window(server);
+    const dusk = { page: 'home', area: 'banner', layer: 'dusk' };
+    const before = mine.doc.state;
+    await mine.edits.keep(put(dusk, { opacity: 0.4 }), 'Dusk at 40 %');
+    await mine.edits.begunOn(before, () => mine.edits.keep(put(dusk, { opacity: 0.7 }), 'Dusk at 70 %'));
+    expect(opacities(server).dusk).toBe(0.7);
+    expect(mine.notices.notice).toBeNull();
+  });
+
   it('follows its layer when another window has moved it', async () => {
     const server = new PlainServer(smallSite());
     const mine = window(server);

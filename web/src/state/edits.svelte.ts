@@ -12,6 +12,8 @@ export type Server = Pick<typeof client, 'change' | 'edit' | 'undo' | 'redo' | '
 type UnderWay = { settle: () => Promise<unknown> };
 
 const TRIES = 4;
+/** So many changes by others are remembered. */
+const REMEMBERED = 20;
 const GONE = (error: GoneError): Problem => ({ kind: 'gone', message: error.message, path: '$' });
 
 /** Changes of the site: shown at once, kept one after the other. */
@@ -24,6 +26,8 @@ export class Edits {
   private base: State | null = null;
   /** What is being kept, until it is. */
   private keeping: Change[] = [];
+  /** What other hands have changed lately: the site before and after, and the revision that it came to. */
+  private theirs: { revision: number; before: Site; after: Site }[] = [];
   /** Counts what the hand chooses and turns to. */
   private turns = 0;
   /** The newest revision that was heard of. */
@@ -151,8 +155,7 @@ export class Edits {
       try {
         await this.taken(await this.server.change(state.revision, patch, label), change);
         this.notices.clear();
-        if (before && before.revision !== state.revision)
-          this.overtook(before.document, state.document, patch, label);
+        if (before) this.overtook(before.revision, patch, label);
         return;
       } catch (error) {
         if (!stale(error) || n === TRIES) throw error;
@@ -161,15 +164,16 @@ export class Edits {
     }
   }
 
-  /** Say what another hand had set in the same place meanwhile. */
-  private overtook(before: Site, other: Site, patch: { path: string }[], label: string): void {
-    for (const { path } of patch) {
-      const [was, theirs] = [valueAt(before, path), valueAt(other, path)];
-      if (JSON.stringify(was) === JSON.stringify(theirs)) continue;
-      return this.notices.say(
-        `${label}: another window had made it ${said(theirs)} meanwhile. Yours holds now; Undo brings that back.`,
-      );
-    }
+  /** Say what another hand had set in the same place after a revision; what this one had is no news to it. */
+  private overtook(since: number, patch: { path: string }[], label: string): void {
+    for (const { before, after } of this.theirs.filter(({ revision }) => revision > since).toReversed())
+      for (const { path } of patch) {
+        const [was, theirs] = [valueAt(before, path), valueAt(after, path)];
+        if (JSON.stringify(was) === JSON.stringify(theirs)) continue;
+        return this.notices.say(
+          `${label}: another window had made it ${said(theirs)} meanwhile. Yours holds now; Undo brings that back.`,
+        );
+      }
   }
 
   /**
@@ -257,7 +261,12 @@ export class Edits {
   }
 
   private async catchUp(): Promise<void> {
+    const before = this.doc.state?.document;
     await this.taken(await this.server.since(this.doc.revision));
+    const { state } = this.doc;
+    if (!before || !state) return;
+    const change = { revision: state.revision, before, after: state.document };
+    this.theirs = [...this.theirs.slice(1 - REMEMBERED), change];
   }
 
   private async refusal(error: unknown): Promise<Problem | null> {
