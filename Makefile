@@ -83,6 +83,9 @@ types: .stamps/python .stamps/node ## the interface's types, from the API
 screenshots: setup ## docs/screenshots, from the sample site
 	$(BIN)/python scripts/screenshots.py
 
+film: setup ## docs/film.webp, from the sample site
+	$(BIN)/python scripts/film.py
+
 bench: setup ## speed of the bench and of the check, beside a scripted browser
 	$(BIN)/python -m benchmarks
 
@@ -95,4 +98,4 @@ fidelity: setup ## docs/fidelity*.md, measured in Chromium
 	$(BIN)/python scripts/fidelity_banners.py
 	GARNETFERN_ALL=1 $(BIN)/pytest -n 2 --dist worksteal tests/referee tests/interface/test_every_size.py
 
-.PHONY: help setup demo test lint types wheel fuzz kills mutants clean screenshots bench fidelity
+.PHONY: help setup demo test lint types wheel fuzz kills mutants clean screenshots film bench fidelity

@@ -138,7 +138,7 @@ def _dropped(film: Film) -> None:
     film.carried = None
     page.get_by_role("button", name="Long bench", exact=True).wait_for()
     expect(page.get_by_text(re.compile("of words fall"))).to_be_visible()
-    page.wait_for_timeout(1500)
+    page.wait_for_timeout(4000)
     film.look(900)
 
 

@@ -337,3 +337,13 @@ def test_every_page_of_the_sample_is_looked_at(demo):
         assert {s.kind for s in looked} == {"rest", "enlarged", "plain", "spaced", "printed", "opened"}
         assert not any(m.grave for _, found in fit_of(reader, demo.site, page) for m in found)
         assert Look(reader, demo.site, reader.met(demo.site, page), looked[0]).targets
+
+
+def test_the_sample_has_a_page_with_trouble_of_every_kind_and_one_with_none(demo):
+    reader = reader_of(demo)
+
+    def kinds(name):
+        return {m.kind for _, found in fit_of(reader, demo.site, demo.site.page(name)) for m in found}
+
+    assert kinds("noticeboard") | {"paper"} == set(KINDS)
+    assert not kinds("fern-book")
