@@ -46,7 +46,7 @@ def test_a_page_is_begun_called_moved_and_taken_away_again(bench: Page):
     for _ in range(4):
         bench.get_by_role("button", name="Undo").click()
         bench.wait_for_timeout(150)
-    expect(bench.get_by_label("Title of the page")).to_have_count(6)
+    expect(bench.get_by_label("Title of the page")).to_have_count(8)
     assert titles(bench) == before
 
 

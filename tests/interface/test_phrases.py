@@ -56,5 +56,6 @@ def test_a_line_ends_on_the_phone_alone_and_stays_on_its_words(bench: Page):
     field.fill("All of the royal ferns have opened on the south bench.")
     field.blur()
     expect(frame(bench, "phone").locator(".gf-week-text")).to_contain_text("All of the royal ferns have opened")
+    expect(phone).to_be_attached()
     html = frame(bench, "phone").locator(".gf-week-text").inner_html()
     assert re.search(r"opened\s*<br", html)
