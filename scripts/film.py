@@ -4,6 +4,7 @@ import io
 import re
 import tempfile
 from collections.abc import Iterator
+from contextlib import contextmanager
 from dataclasses import dataclass, field
 from pathlib import Path
 
@@ -197,7 +198,9 @@ def _mended(film: Film) -> None:
 SCENES = (_dropped, _typed, _short, _mended)
 
 
-def _pages() -> Iterator[Page]:
+@contextmanager
+def _bench() -> Iterator[Page]:
+    """The bench with the sample, all of it there."""
     with tempfile.TemporaryDirectory() as folder, sync_playwright() as play:
         start_site(Path(folder), demo=True)
         shared_room().pool.warm()
@@ -214,7 +217,7 @@ def _pages() -> Iterator[Page]:
 
 def main() -> None:
     """Play the scenes one after the other, and keep them."""
-    for page in _pages():
+    with _bench() as page:
         film = Film(page, _font())
         for scene in SCENES:
             scene(film)

@@ -17,11 +17,12 @@ TARGET = HOUSE / "docs" / "screenshots"
 SIZE = {"width": 1280, "height": 800}
 
 
-CARDS = "[...document.querySelectorAll('.stage')].every((card) => card.querySelector('img'))"
+CARDS = """[...document.querySelectorAll('.stage')].every((card) => card.querySelector('img'))
+  && [...document.images].every((image) => image.complete && image.naturalWidth > 0)"""
 
 
 def _settled(page: Page) -> None:
-    """Nothing changes any more, and every card of a build-up has its picture."""
+    """Nothing changes any more, every card of a build-up has its picture, and every picture has come."""
     # the page's own policies let nothing be evaluated in it again and again, as `wait_for_function` does
     for _ in range(300):
         if page.evaluate(CARDS):
@@ -180,7 +181,7 @@ def _release(page: Page) -> None:
     _measured(page, 1)
     page.get_by_role("button", name="Put release 1 live").click()
     page.get_by_role("button", name="Put it live all the same").or_(page.get_by_text("nothing new since")).click()
-    page.get_by_text("There is nothing new since.").wait_for()
+    page.get_by_text("There is nothing new since.").wait_for(timeout=300_000)
     page.get_by_role("button", name="Undo", exact=True).click()
     page.get_by_role("button", name="Close", exact=True).click()
     _measured(page, 2)

@@ -42,7 +42,7 @@ def look_routes(studio: Studio) -> APIRouter:
     ) -> Any:
         site = studio.site()
         found = studio.page(site, page)
-        return offered(site, Place(found, None if area is None else found.area(area)))
+        return offered(site, Place(found, None if area is None else studio.area(found, area)))
 
     @api.post("/blends", response_model=BlendLooks)
     def blends(body: a.AskedLayer, window: Window = "") -> Any:
