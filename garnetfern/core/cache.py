@@ -15,6 +15,9 @@ T = TypeVar("T")
 MOST = 512 * MB
 """How many bytes an application keeps."""
 
+FIGURES = 8
+"""What part of that again is kept for figures."""
+
 OBJECT = 64
 """What a small object weighs, bytes; an estimate."""
 
@@ -55,6 +58,13 @@ class _Place:
         return isinstance(other, _Place) and self._what == other._what
 
 
+_Shelf = LRUCache[Hashable, tuple[int, Any]]
+
+
+def _first(entry: tuple[int, Any]) -> int:
+    return entry[0]
+
+
 @dataclass(frozen=True)
 class Kept:
     """How a store has fared with one kind of value."""
@@ -69,39 +79,48 @@ class Cache:
 
     Keys are made of content alone, so that a value holds for whoever asks. Safe across threads; what two ask for at
     the same time may be made twice. `weigh` gives what a value weighs, of which `most` is the limit: bytes, as a rule.
+    Figures are small and dear: they are kept beside, in an eighth of that again, where no picture turns them out.
     """
 
     def __init__(self, most: int = MOST, weigh: Callable[[object], int] = weight) -> None:
         self._weigh = weigh
-        self._values: LRUCache[Hashable, tuple[int, Any]] = LRUCache(most, getsizeof=lambda entry: entry[0])
+        self._values: _Shelf = LRUCache(most, getsizeof=_first)
+        self._figures: _Shelf = LRUCache(most // FIGURES, getsizeof=_first)
         self._lock = threading.Lock()
         self._hits: Counter[str] = Counter()
         self._misses: Counter[str] = Counter()
 
     def get(self, kind: str, key: Hashable, make: Callable[[], T]) -> T:
         """The value of a kind for a key; made, and kept where it is not heavier than the whole store."""
+        return self._kept(self._values, kind, key, make)
+
+    def figure(self, kind: str, key: Hashable, make: Callable[[], T]) -> T:
+        """As `get`, for what is small and took long: readings, ratios, and what they come to."""
+        return self._kept(self._figures, kind, key, make)
+
+    def _kept(self, shelf: "_Shelf", kind: str, key: Hashable, make: Callable[[], T]) -> T:
         place = _Place(kind, key)
         with self._lock:
-            known = self._values.get(place, _MISSING)
+            known = shelf.get(place, _MISSING)
             (self._misses if known is _MISSING else self._hits)[kind] += 1
         if known is not _MISSING:
             return cast(T, cast(tuple[int, Any], known)[1])
         made = make()
         entry = (self._weigh(made), made)
         with self._lock:
-            if entry[0] <= self._values.maxsize:
-                self._values[place] = entry
+            if entry[0] <= shelf.maxsize:
+                shelf[place] = entry
         return made
 
     @property
     def size(self) -> int:
         """How many bytes are kept."""
-        return int(self._values.currsize)
+        return int(self._values.currsize + self._figures.currsize)
 
     @property
     def most(self) -> int:
         """How many bytes are kept at the most."""
-        return int(self._values.maxsize)
+        return int(self._values.maxsize + self._figures.maxsize)
 
     def facts(self) -> list[Kept]:
         """Hits and misses by kind, in the order of their names."""

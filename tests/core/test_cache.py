@@ -68,6 +68,18 @@ def test_what_is_heavier_than_the_store_is_made_each_time_and_turns_nothing_out(
     assert cache.get("small", 1, lambda: "y") == "x"
 
 
+def test_figures_outlast_pictures_and_keep_to_an_eighth():
+    cache = Cache(80_000)
+    assert cache.figure("ratio", 0, lambda: 4.5) == 4.5
+    for n in range(100):
+        cache.get("sheet", n, lambda: np.zeros(10_000, dtype=np.uint8))
+    assert cache.figure("ratio", 0, lambda: 7.0) == 4.5
+    for n in range(1, 1000):
+        cache.figure("ratio", n, lambda: 1.0)
+    assert cache.figure("ratio", 0, lambda: 7.0) == 7.0
+    assert cache.size <= cache.most == 90_000
+
+
 def test_nothing_that_was_made_may_be_none_and_forgotten():
     cache = Cache()
     made = []

@@ -121,7 +121,7 @@ def _read(
 
     telling("", 0.0)
     key = blake2b((shared + way.page.model_dump_json()).encode(), digest_size=16).digest()
-    rows = cache.get("worst", key, lambda: _worst_of(way.page, read_all(reader, site, way.page, telling)))
+    rows = cache.figure("worst", key, lambda: _worst_of(way.page, read_all(reader, site, way.page, telling)))
     return [{**row, "where": row["where"] + day} for row in rows] if day else rows
 
 

@@ -166,7 +166,7 @@ class Studio(Shelved):
 
         def row(page: Page) -> PageRow:
             key = (content_of(site, page), file_of(site, page.id), links_to(site, page.id))
-            return self.cache.get("page-row", key, lambda: page_row(reader, site, page))
+            return self.cache.figure("page-row", key, lambda: page_row(reader, site, page))
 
         return pages_view([row(page) for page in site.visited])
 
