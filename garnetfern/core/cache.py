@@ -4,7 +4,7 @@ import threading
 from collections import Counter
 from collections.abc import Callable, Hashable
 from dataclasses import dataclass, is_dataclass
-from typing import Any, TypeVar, cast
+from typing import Any, TypeAlias, TypeVar, cast
 
 from cachetools import LRUCache
 
@@ -58,7 +58,7 @@ class _Place:
         return isinstance(other, _Place) and self._what == other._what
 
 
-_Shelf = LRUCache[Hashable, tuple[int, Any]]
+_Shelf: TypeAlias = LRUCache[Hashable, tuple[int, Any]]
 
 
 def _first(entry: tuple[int, Any]) -> int:
@@ -98,7 +98,7 @@ class Cache:
         """As `get`, for what is small and took long: readings, ratios, and what they come to."""
         return self._kept(self._figures, kind, key, make)
 
-    def _kept(self, shelf: "_Shelf", kind: str, key: Hashable, make: Callable[[], T]) -> T:
+    def _kept(self, shelf: _Shelf, kind: str, key: Hashable, make: Callable[[], T]) -> T:
         place = _Place(kind, key)
         with self._lock:
             known = shelf.get(place, _MISSING)

@@ -6,7 +6,7 @@ from PIL import Image
 
 from garnetfern.core.picture.advice import advise, edges_of
 from garnetfern.core.picture.look import hue_name, look_of, orientation
-from garnetfern.core.picture.tiles import seams_of
+from garnetfern.core.picture.tiles import is_mark, seams_of
 from garnetfern.demo.tiles import fade_strip, fern_tile
 
 from ..pictures import cut
@@ -85,3 +85,20 @@ def test_a_photograph_fills_its_area():
     found = advised(image)
     assert found.settings["size"] == "cover"
     assert "soft" not in found.reason
+
+
+@pytest.mark.parametrize(("side", "size"), [(300, "natural"), (560, "contain"), (2000, "contain")])
+def test_a_mark_is_shown_whole_and_once(side, size):
+    image = Image.new("RGBA", (side, side))
+    image.paste("#20402a", (side // 4, side // 4, side // 2, side // 2))
+    found = advise(image.size, seams_of(image), edges_of(image), AREA, is_mark(image))
+    assert found.settings["size"] == size
+    assert found.settings["repeat"] == ["no-repeat", "no-repeat"]
+
+
+def test_a_mark_is_told_from_a_figure_of_a_pattern_and_from_what_reaches_its_edges():
+    figure, all_over, nothing = (Image.new("RGBA", (side, side)) for side in (24, 300, 300))
+    figure.paste("#20402a", (8, 8, 16, 16))
+    all_over.paste("#20402a", (0, 100, 300, 200))
+    assert not any(map(is_mark, (figure, all_over, nothing, all_over.convert("RGB"), fern_tile())))
+    assert advised(figure).settings["repeat"] == ["repeat", "repeat"]

@@ -13,6 +13,8 @@ SMALL_TILE = 640
 """A picture whose longer side is at most this many px may be meant as a tile."""
 THIN = 48
 LONG = 6
+MARK_SHARE = 0.8
+"""A mark that would take more of an area than this at its natural size is shown whole instead."""
 
 
 @dataclass(frozen=True)
@@ -40,8 +42,11 @@ def _plain(**settings: Any) -> dict[str, Any]:
     return {**start, **settings}
 
 
-def advise(size: tuple[int, int], seams: Seams, edges: tuple[str, str], area: tuple[float, float]) -> Advice:
-    """What suits a picture of this size in px in an area of this size (CSS px of the widest screen)."""
+def advise(
+    size: tuple[int, int], seams: Seams, edges: tuple[str, str], area: tuple[float, float], mark: bool = False
+) -> Advice:
+    """What suits a picture of this size in px in an area of this size (CSS px of the widest screen); a mark is shown
+    whole, and once."""
     width, height = size
     corner = {"side": "left", "across": "0px", "end": "top", "down": "0px"}
     if width <= THIN and height >= LONG * width:
@@ -58,6 +63,12 @@ def advise(size: tuple[int, int], seams: Seams, edges: tuple[str, str], area: tu
             f"A strip of {width} × {height}: repeated downwards it fades into {base}, which is the base colour then."
         )
         return Advice(settings, reason, base)
+    if mark:
+        large = max(width / area[0], height / area[1]) > MARK_SHARE
+        settings = _plain(size="contain" if large else "natural", focal=[0.5, 0.5])
+        kept = "It is shown whole" if large else "Its natural size keeps it sharp"
+        reason = f"A mark of {width} × {height} that stands by itself, its edges clear. {kept}."
+        return Advice(settings, reason)
     if max(width, height) <= SMALL_TILE:
         if seams.seamless:
             settings = _plain(size="natural", repeat=["repeat", "repeat"], position=corner)

@@ -74,6 +74,21 @@ def seams_of(image: Image.Image) -> Seams:
     return Seams(_seam(lab), _seam(lab.transpose(1, 0, 2)))
 
 
+SWATCH = 96
+"""A picture no longer than this may be one figure of a pattern, with its margin; a longer one is a mark."""
+CLEAR = 8
+"""Alpha up to which nothing is seen."""
+
+
+def is_mark(image: Image.Image) -> bool:
+    """Whether a picture stands by itself on nothing: every edge is clear, as of a logo. Such edges always meet."""
+    if image.mode != "RGBA" or max(image.size) <= SWATCH:
+        return False
+    alpha = np.asarray(image.getchannel("A"))
+    edges = np.concatenate([alpha[0], alpha[-1], alpha[:, 0], alpha[:, -1]])
+    return bool(edges.max() <= CLEAR < alpha.max())
+
+
 def _fade(length: int) -> NDArray[np.float32]:
     """How much of the unmoved picture is used along an axis: none at the edges, all of it in the middle."""
     place = np.abs(np.linspace(-1, 1, length))

@@ -149,7 +149,7 @@ def _advice(site: Site, layer: ImageLayer, shown: list[Shown], looks: Looks) -> 
     widest = max(shown, key=lambda s: s.screen.width, default=None)
     area = (widest.box.width, widest.box.height) if widest else (1440.0, 600.0)
     known = looks.of(asset.hash)
-    return advise((asset.width, asset.height), known.seams or NO_TILE, known.edges, area)
+    return advise((asset.width, asset.height), known.seams or NO_TILE, known.edges, area, known.mark)
 
 
 def _softness(times: float) -> str:

@@ -19,7 +19,7 @@ from ..kinds.rules import said_day
 from ..kinds.starts import STARTS
 from .check import Verdict, check_page, short_of, verdict
 
-AT_ONCE = 3
+AT_ONCE = 8
 """So many of the pages that rules compose of one are read for its verdict here; the check reads them all."""
 WIDE, HIGH = 480, 300
 """A page's picture, px: the top of it on the widest screen."""

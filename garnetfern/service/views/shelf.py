@@ -36,6 +36,7 @@ class PictureView(TypedDict):
     mood: Mood
     lightness: float
     seamless: bool
+    alpha: bool
     seams: SeamsView | None
     uses: list[Use]
     note: str
@@ -87,7 +88,8 @@ def picture_view(site: Site, asset: Asset, looks: Looks, intact: bool) -> Pictur
         "colours": [{"colour": c.colour, "share": round(c.share, 3), "name": hue_name(c.colour)} for c in look.colours],
         "mood": look.mood,
         "lightness": look.lightness,
-        "seamless": seams.seamless if seams else False,
+        "alpha": asset.alpha,
+        "seamless": seams is not None and seams.seamless and not known.mark,
         "seams": seams_view(seams) if seams else None,
         "uses": uses_of(site, asset.id),
         "note": asset.note,

@@ -5592,6 +5592,8 @@ export interface components {
             lightness: number;
             /** Seamless */
             seamless: boolean;
+            /** Alpha */
+            alpha: boolean;
             seams: components["schemas"]["SeamsView"] | null;
             /** Uses */
             uses: components["schemas"]["Use"][];

@@ -125,6 +125,12 @@
     padding: 1px 1px 10px;
     overflow: auto hidden;
   }
+  /* two whole columns, where a third would be out of sight */
+  @container bench (max-width: 1080px) {
+    .all {
+      --banner-wide: calc((100cqw - 76px) / 2 - 136px);
+    }
+  }
   @container bench (min-height: 900px) {
     .all {
       --banner-high: 122px;

@@ -3,6 +3,7 @@
   import Progress from '../parts/Progress.svelte';
   import { siteId } from '../api/site';
   import { useBench } from '../state/context';
+  import { smallOf } from '../parts/thumb';
 
   /** How high it is at least, px. */
   let { least }: { least: number } = $props();
@@ -71,11 +72,14 @@
           class="drop"
           disabled={busy}
           aria-label={asset ? `${asset.name}: choose another picture` : 'Choose a picture, or drop one here'}
-          style:background-image={asset ? `url(/thumbs/${asset.hash.slice(0, 10)}?large)` : undefined}
+          style:background-image={asset ? smallOf(asset, true) : undefined}
           onclick={() => picture?.click()}
         >
           {#if asset}
-            <span class="onit truncate">{asset.name}: choose another picture</span>
+            <span class="onit">
+              <b class="block truncate">{asset.name}</b>
+              choose another picture
+            </span>
           {:else}
             <span>Choose a picture, or drop one here</span>
           {/if}

@@ -189,10 +189,16 @@
   .inside {
     font-style: italic;
   }
+  /* the page's name stays whole while its areas are scrolled */
   .pages {
+    position: sticky;
+    left: 0;
+    z-index: 1;
+    flex: none;
+    max-width: 60%;
     min-height: 28px;
     padding-right: 4px;
-    background: transparent;
+    background: var(--color-base-200);
     font-weight: 600;
     cursor: pointer;
   }

@@ -24,7 +24,7 @@
     >
   {/if}
   <p
-    class="truncate font-semibold"
+    class="verdict font-semibold"
     role="status"
     title={verdict?.sentence}
     class:text-warning={verdict && !verdict.good}
@@ -70,6 +70,16 @@
     min-width: min(300px, 100%);
     margin-left: auto;
     padding-left: 12px;
+  }
+  /* two lines fit into the row: its end may say what was not looked at */
+  .verdict {
+    display: -webkit-box;
+    min-width: 0;
+    overflow: hidden;
+    line-height: 1.2;
+    line-clamp: 2;
+    -webkit-line-clamp: 2;
+    -webkit-box-orient: vertical;
   }
   .seen {
     flex: 0 1 auto;

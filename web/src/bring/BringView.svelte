@@ -211,6 +211,7 @@
   @container frame (max-width: 900px) {
     .bring {
       grid-template-columns: minmax(0, 1fr);
+      gap: 8px;
     }
   }
 </style>

@@ -75,7 +75,7 @@
 <main class="calendar">
   <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
     <h2 class="display-face text-head">Calendar</h2>
-    <p role="status" class="min-w-0 flex-1 truncate">
+    <p role="status" class="min-w-[min(100%,230px)] flex-1">
       {#if failed}<span class="text-error">{failed}</span>
         <button type="button" class="quiet act" onclick={() => ask(first)}>Try again</button>
       {:else if !found}<span class="muted">Looking at every day …</span>
@@ -164,7 +164,7 @@
           </div>
         </div>
       {/each}
-      {#if found.bands.length > 0}<p class="muted text-small pt-1">What stands on each page</p>{/if}
+      {#if found.bands.length > 0}<p class="heading muted text-small pt-1">What stands on each page</p>{/if}
       {#each found.pages as one (one.page)}
         <div class="row">
           <button
@@ -247,12 +247,18 @@
     font-weight: 700;
     color: var(--color-primary);
   }
+  .heading {
+    max-width: var(--names);
+    padding-right: 12px;
+  }
   .track {
     position: relative;
     z-index: 1;
     height: 24px;
   }
+  /* dates are read over the line of the chosen day */
   .ruler .track {
+    z-index: 3;
     cursor: ew-resize;
   }
   .week {

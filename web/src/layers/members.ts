@@ -1,14 +1,15 @@
+import { fillingOf } from '../parts/thumb';
 import type { Asset, Gradient, ImageLayer, Layer, Member, SequenceLayer, VideoLayer } from '../api/types';
 import { gradientImage } from './gradient';
 
 /** How a member looks in small, as a CSS background. */
 export function lookOf(
   { layer }: Member,
-  doc: { asset: (id: string) => Pick<Asset, 'hash'> | undefined },
+  doc: { asset: (id: string) => Pick<Asset, 'hash' | 'alpha'> | undefined },
 ): string {
   if ('gradient' in layer) return gradientImage(layer.gradient);
   const asset = doc.asset(layer.asset);
-  return asset ? `url(/thumbs/${asset.hash.slice(0, 10)}) center / cover` : '';
+  return asset ? fillingOf(asset) : '';
 }
 
 /** The members of a layer that is made of several in turn; none of any other. */

@@ -1,6 +1,7 @@
 <script lang="ts">
   /** Pictures in small, one press each. */
   import type { Asset } from '../api/types';
+  import { smallOf } from './thumb';
 
   type Props = {
     assets: readonly Asset[];
@@ -20,7 +21,7 @@
     aria-label="{verb}{asset.name}"
     aria-pressed={chosen === undefined ? undefined : asset.id === chosen}
     title={asset.name}
-    style:background-image="url(/thumbs/{asset.hash.slice(0, 10)})"
+    style:background-image={smallOf(asset)}
     onclick={() => choose(asset)}
   ></button>
 {/each}

@@ -105,7 +105,7 @@
   {:else}
     <p
       role="status"
-      class="truncate"
+      class="plight"
       title={ways.plight?.sentence}
       class:text-warning={ways.plight?.short}
       class:text-success={ways.plight && !ways.plight.short}
@@ -156,6 +156,21 @@
     overflow: auto;
     border-top: 1px solid var(--color-base-300);
     background: var(--color-base-100);
+  }
+  .plight {
+    display: -webkit-box;
+    flex: none;
+    -webkit-box-orient: vertical;
+    -webkit-line-clamp: 1;
+    line-clamp: 1;
+    overflow: hidden;
+  }
+  @container bench (max-width: 1120px) {
+    .plight {
+      -webkit-line-clamp: 2;
+      line-clamp: 2;
+      min-height: 3em;
+    }
   }
   .words {
     max-width: 280px;

@@ -10,6 +10,7 @@
   import { useBench } from '../state/context';
   import { given } from '../state/target';
   import { whole } from '../parts/whole';
+  import { smallOf } from '../parts/thumb';
 
   const { doc, edits, notices, place, selection } = useBench();
 
@@ -121,7 +122,7 @@
           aria-label="A scheme from {asset.name}"
           aria-pressed={which === asset.id}
           title={asset.name}
-          style:background-image="url(/thumbs/{asset.hash.slice(0, 10)})"
+          style:background-image={smallOf(asset)}
           onclick={() => look(asset.id)}
         ></button>
       {/each}
@@ -167,7 +168,7 @@
             }}
           />
         </div>
-        <p class="min-w-0 flex-1 truncate" role="status">{told}</p>
+        <p class="told min-w-0 flex-1 truncate" title={told} role="status">{told}</p>
         <button type="button" class="quiet" onclick={() => (which = null)}>Leave it</button>
         <button type="button" class="btn btn-primary h-[30px] min-h-0 px-3" onclick={accept}
           >Take it on</button
@@ -208,6 +209,13 @@
     }
     .schemes > :global(:last-child) {
       height: max(320px, 70cqh);
+    }
+    /* a row of its own, below what is set */
+    .told {
+      order: 1;
+      flex: 1 0 100%;
+      min-height: 1.5em;
+      white-space: normal;
     }
   }
 

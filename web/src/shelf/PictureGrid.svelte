@@ -2,6 +2,7 @@
   import type { Picture } from '../api/types';
   import { second } from '../layers/members';
   import { weight } from '../parts/weight';
+  import { smallOf } from '../parts/thumb';
 
   type Props = {
     pictures: Picture[];
@@ -26,7 +27,7 @@
         <span
           class="shown"
           class:tile={p.seamless}
-          style:background-image="url(/thumbs/{p.hash.slice(0, 10)})"
+          style:background-image={smallOf(p)}
           style:background-size={p.seamless ? `${Math.min(p.width, 96)}px` : 'contain'}
         ></span>
         <span class="flex items-baseline gap-2">

@@ -79,7 +79,7 @@
 
 {#snippet beside()}
   {#if tab === 'own'}
-    <Filters bind:filter />
+    <div class="flex flex-wrap items-center gap-x-4 gap-y-1"><Filters bind:filter /></div>
     <label class="btn btn-primary ml-auto h-[30px] min-h-0 px-3">
       Bring pictures
       <input

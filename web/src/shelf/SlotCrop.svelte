@@ -9,6 +9,7 @@
   import { Hand } from '../state/hand.svelte';
   import { alter } from '../state/target';
   import { useBench } from '../state/context';
+  import { smallOf } from '../parts/thumb';
 
   type Row = SlotView['rows'][number];
   type Props = { slot: Slot; asset: Asset; row: Row };
@@ -131,7 +132,7 @@
       bind:this={sheet}
       style:width="{width}px"
       style:height="{width / proportion}px"
-      style:background-image="url(/thumbs/{asset.hash.slice(0, 10)}?large)"
+      style:background-image={smallOf(asset, true)}
     >
       <div
         class="crop"

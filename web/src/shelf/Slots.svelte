@@ -6,6 +6,7 @@
   import SlotCrop from './SlotCrop.svelte';
   import { useBench } from '../state/context';
   import { alter, both, put, take } from '../state/target';
+  import { smallOf } from '../parts/thumb';
 
   const { doc, edits, notices } = useBench();
 
@@ -151,7 +152,7 @@
           aria-pressed={row.asset === assetId}
           onclick={() => (assetId = row.asset)}
         >
-          <span class="shown" style:background-image="url(/thumbs/{own.hash.slice(0, 10)})"></span>
+          <span class="shown" style:background-image={smallOf(own)}></span>
           <span class="min-w-0">
             <span class="block truncate font-semibold">{own.name}</span>
             <span class="block text-small" class:soft={row.magnification > 1.005}>{row.sentence}</span>

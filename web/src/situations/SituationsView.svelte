@@ -114,7 +114,7 @@
             <th scope="col" class="words"><span class="sr-only">Words</span></th>
             {#each shown.situations as situation (situation.id)}
               <th scope="col">
-                {situation.name}
+                {situation.name.replace(' %', '\u00a0%')}
                 <span class="muted block font-normal" title="The share of visits on screens like this"
                   >{Math.round(situation.share * 100)} % of visits</span
                 >
@@ -194,6 +194,7 @@
     opacity: 0.6;
   }
   table {
+    min-width: 100%;
     border-collapse: collapse;
     font-size: var(--text-small);
   }
