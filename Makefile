@@ -31,6 +31,11 @@ help: ## this list
 	cd web && npx vite build --logLevel warn
 	@touch $@
 
+DRAWN_BY := $(wildcard garnetfern/demo/*.py garnetfern/stock/brush.py garnetfern/core/film/*.py)
+.stamps/sample: .stamps/python $(DRAWN_BY)
+	$(BIN)/python -c "from garnetfern.demo.drawn import main; main()"
+	@touch $@
+
 .stamps/chromium:
 	@mkdir -p .stamps
 	@test -x /usr/bin/chromium || { \
@@ -38,9 +43,9 @@ help: ## this list
 	  else sudo apt-get update -qq && sudo apt-get install -y -qq chromium >/dev/null; fi; }
 	@touch $@
 
-setup: .stamps/python .stamps/web .stamps/chromium ## everything that demo and tests need; starts nothing
+setup: .stamps/python .stamps/web .stamps/sample .stamps/chromium ## everything that demo and tests need; starts nothing
 
-demo: .stamps/python .stamps/web ## build, start with the sample site, print the address
+demo: .stamps/python .stamps/web .stamps/sample ## build, start with the sample site, print the address
 	$(BIN)/garnetfern serve --demo --host $(HOST) --port $(PORT) --data data/demo
 
 test: setup ## all tests, the interface in headless Chromium included
@@ -55,7 +60,7 @@ lint: .stamps/python .stamps/node ## every check that runs nothing
 	$(BIN)/lint-imports --no-logo
 	cd web && npm run --silent check && npm run --silent lint
 
-wheel: .stamps/python .stamps/web ## dist/garnetfern-*.whl, which holds everything that the application needs
+wheel: .stamps/python .stamps/web .stamps/sample ## dist/garnetfern-*.whl, which holds everything that the application needs
 	rm -rf build dist
 	@if [ -x $(BIN)/uv ]; then $(BIN)/uv build --quiet --wheel --out-dir dist; else $(BIN)/pip wheel --quiet --no-deps -w dist .; fi
 	rm -rf build *.egg-info
@@ -72,7 +77,7 @@ kills: .stamps/python ## two hundred kills, each followed by a look at everythin
 	rm -rf .stamps/kills && $(BIN)/python -m tests.service.kill_rounds .stamps/kills/data 200
 
 clean: ## remove everything that was made here, but for the data
-	rm -rf .venv .stamps web/node_modules garnetfern/web build dist *.egg-info test-results
+	rm -rf .venv .stamps web/node_modules garnetfern/web garnetfern/demo/drawings build dist *.egg-info test-results
 	rm -rf .pytest_cache .mypy_cache .ruff_cache .hypothesis .import_linter_cache
 	find . -name __pycache__ -not -path './web/*' -prune -exec rm -rf {} +
 

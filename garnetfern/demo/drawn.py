@@ -5,12 +5,13 @@ import os
 from concurrent.futures import ProcessPoolExecutor, as_completed
 
 from ..core.telling import Told
-from .films import draw_film
+from .films import FILM, draw_film
+from .kept import all_kept, keep
 from .pictures import DRAWERS, draw_picture
 from .tiles import SMALL, draw_small
 
-FILM, LOOKS_AT = "mist-and-sun", "fern-close"
-"""The film, and the picture that is in it."""
+LOOKS_AT = "fern-close"
+"""The picture that is in the film."""
 
 
 def one_after_the_other() -> dict[str, bytes]:
@@ -19,7 +20,9 @@ def one_after_the_other() -> dict[str, bytes]:
 
 
 def side_by_side(told: Told) -> dict[str, bytes]:
-    """The same by as many processes as there are processors, four at the most."""
+    """The same by as many processes as there are processors, four at the most; at once where all are kept."""
+    if all_kept([*DRAWERS, FILM]):
+        return one_after_the_other()
     processes = min(4, os.cpu_count() or 1)
     told("drawing the pictures of the sample and its film", 0.0)
     with ProcessPoolExecutor(processes, multiprocessing.get_context("spawn")) as pool:
@@ -48,3 +51,10 @@ def _picture(name: str) -> dict[str, bytes]:
 
 def _film() -> dict[str, bytes]:
     return {LOOKS_AT: draw_picture(LOOKS_AT), FILM: draw_film()}
+
+
+def main() -> None:
+    """Draw all of them and keep them beside the code, unless they are kept already."""
+    if not all_kept([*DRAWERS, FILM]):
+        found = side_by_side(lambda said, _: print(said, flush=True))
+        keep({name: found[name] for name in (*DRAWERS, FILM)})

@@ -12,7 +12,11 @@ from PIL import Image
 
 from ..core.film.coding import coded
 from ..core.film.colour import Rgb
+from .kept import kept
 from .pictures import draw_picture
+
+FILM = "mist-and-sun"
+"""What the film is called."""
 
 WIDTH, HEIGHT, RATE, SECONDS = 1280, 720, 24, 6
 COUNT = RATE * SECONDS
@@ -76,5 +80,10 @@ def frames() -> Iterator[Rgb]:
 
 @lru_cache(maxsize=1)
 def draw_film() -> bytes:
-    """The film as MP4."""
+    """The film as MP4; as it was kept, where it was."""
+    return kept(FILM, filmed)
+
+
+def filmed() -> bytes:
+    """The same, drawn now."""
     return coded(frames, COUNT, Fraction(RATE), (WIDTH, HEIGHT), "h264", 20_000_000, lambda _: None, "veryfast").data

@@ -9,6 +9,7 @@ import numpy as np
 from PIL import Image
 
 from ..stock.brush import Canvas, frond, glow, grain, haze, panes, rgb, slope, softened
+from .kept import kept
 
 WIDTH, HEIGHT = 2400, 1600
 
@@ -117,7 +118,12 @@ DRAWERS: dict[str, Callable[[np.random.Generator], Canvas]] = {
 
 @lru_cache(maxsize=8)
 def draw_picture(name: str) -> bytes:
-    """A sample picture as JPEG bytes, the same every time."""
+    """A sample picture as JPEG bytes, the same every time; as it was kept, where it was."""
+    return kept(name, lambda: painted(name))
+
+
+def painted(name: str) -> bytes:
+    """The same, drawn now."""
     rng = np.random.default_rng(sum(map(ord, name)))
     pixels = np.clip(DRAWERS[name](rng), 0, 255).astype(np.uint8)
     out = io.BytesIO()
