@@ -123,6 +123,6 @@ def remedy_routes(studio: Studio) -> APIRouter:
     def begin(body: a.AskedBeginning, window: Window = "") -> StreamingResponse:
         """Picture and words put together and mended; nothing is kept."""
         site, begun = studio.begun(body.revision, body.page, body.asset, body.words)
-        return streamed(begin_page(studio.polite("remedies", window), site, begun, body.page, colours))
+        return streamed(begin_page(studio.polite("begin", window), site, begun, body.page, colours))
 
     return api

@@ -6,6 +6,7 @@ import pytest
 
 from garnetfern.api.app import create_app
 from garnetfern.api.site_routes import Sample
+from garnetfern.service.runtime.polite import Manners
 from tests.api.own import OwnClient
 from tests.conftest import jpeg
 from tests.sites import document, image_layer, with_picture
@@ -51,6 +52,19 @@ def test_a_picture_and_words_become_one_change(client):
     readings = client.post("/api/readings", json={**asked(client), "patch": []}).json()
     assert readings["good"]
     assert "Ferns for all" in json.dumps(client.get("/api/state").json()["document"])
+
+
+def test_what_is_put_together_is_not_given_up_for_what_else_the_window_asks(client, monkeypatch):
+    kinds = []
+    ask = Manners.ask
+    monkeypatch.setattr(Manners, "ask", lambda self, kind, *more: kinds.append(kind) or ask(self, kind, *more))
+    window = {"garnetfern-window": "one"}
+    assert client.post("/api/begin", json=asked(client, words="Ferns"), headers=window).status_code == 200
+    (begun,) = kinds
+    client.post("/api/banners", json={**asked(client, band="banner"), "patch": []}, headers=window)
+    client.post("/api/mend-page", json={**asked(client), "patch": []}, headers=window)
+    assert len(kinds) > 1
+    assert begun not in kinds[1:]
 
 
 @pytest.mark.parametrize(

@@ -126,7 +126,7 @@
     overflow: auto hidden;
   }
   /* two whole columns, where a third would be out of sight */
-  @container bench (max-width: 1080px) {
+  @container bench (max-width: 1080px) and (min-aspect-ratio: 9/10) {
     .all {
       --banner-wide: calc((100cqw - 76px) / 2 - 136px);
     }

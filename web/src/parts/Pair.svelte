@@ -9,14 +9,20 @@
 </div>
 
 <style>
+  /* where there is little room it gives way before the words beneath do */
   .pair {
     display: grid;
+    grid-template-rows: minmax(0, 1fr);
+    flex: 0 1 auto;
+    min-height: 48px;
+    aspect-ratio: 50 / 15;
+    max-width: 100%;
     grid-template-columns: 1fr 1fr;
     gap: 2px;
   }
   img {
     width: 100%;
-    aspect-ratio: 25 / 15;
+    height: 100%;
     object-fit: cover;
   }
 </style>

@@ -47,7 +47,7 @@
 
 <style>
   .what {
-    min-height: 34px;
+    flex: 1 0 34px;
     overflow-y: auto;
     font-size: var(--text-small);
     line-height: 1.35;

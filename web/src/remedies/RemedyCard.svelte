@@ -30,6 +30,7 @@
 <style>
   .what {
     display: -webkit-box;
+    flex: none;
     -webkit-box-orient: vertical;
     -webkit-line-clamp: 3;
     line-clamp: 3;
