@@ -1,6 +1,7 @@
-"""Take docs/screenshots/ from the running application with the sample site, in headless Chromium."""
+"""Take docs/screenshots/ from the running application with the sample site, in headless Chromium: all, or those named."""
 
 import re
+import sys
 import tempfile
 from collections.abc import Callable
 from pathlib import Path
@@ -211,6 +212,13 @@ SHOTS: dict[str, Callable[[Page], None]] = {
 
 def main() -> None:
     """Take all pictures, and the bench through other eyes in the dark theme."""
+    named = set(sys.argv[1:])
+    if unknown := named - {*SHOTS, "other-eyes", "begin"}:
+        sys.exit(f"There is no picture called {', '.join(sorted(unknown))}.")
+
+    def wanted(name: str) -> bool:
+        return not named or name in named
+
     TARGET.mkdir(parents=True, exist_ok=True)
     with tempfile.TemporaryDirectory() as folder, sync_playwright() as play:
         start_site(Path(folder), demo=True)
@@ -221,13 +229,16 @@ def main() -> None:
             page.goto(f"{running.address}?site={FERN_HOUSE}")
             page.get_by_role("button", name="Make it").wait_for(timeout=60_000)
             for name, prepare in SHOTS.items() if scheme == "light" else [("other-eyes", _eyes)]:
+                if not wanted(name):
+                    continue
                 prepare(page)
                 _settled(page)
                 page.screenshot(path=TARGET / f"{name}.png")
-        page.goto(f"{running.address}?site=my-site")
-        _begin(page)
-        _settled(page)
-        page.screenshot(path=TARGET / "begin.png")
+        if wanted("begin"):
+            page.goto(f"{running.address}?site=my-site")
+            _begin(page)
+            _settled(page)
+            page.screenshot(path=TARGET / "begin.png")
         browser.close()
         running.stop()
 

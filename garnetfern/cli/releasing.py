@@ -6,6 +6,7 @@ from typing import Annotated, Any
 
 import typer
 
+from ..service.views.whole_check import falls_short
 from ..service.workspace.house import House
 from ..service.workspace.publishing import FallsShortError, Prepared
 from ..service.workspace.studio import Studio
@@ -52,7 +53,7 @@ def _release(studio: Studio, to: Path, anyway: bool, dry_run: bool, as_json: boo
     if dry_run:
         say("done\n", 1.0)
         _tell(None, planned(to, studio.id, {**releases.reachable(studio.id), **ready.files}), ready, as_json)
-        raise typer.Exit(1 if ready.check["short"] and not anyway else 0)
+        raise typer.Exit(1 if falls_short(ready.check) and not anyway else 0)
     planned(to, studio.id, ready.files)
     try:
         publishing.refuse_short(ready.check, anyway)
@@ -80,5 +81,5 @@ def _tell(made: Release | None, plan: Plan, ready: Prepared, as_json: bool) -> N
     counts = f"{len(plan.fresh)} files come ({size:,} bytes), {len(plan.gone)} go, {len(plan.same)} stay"
     own = f", {len(plan.own)} of your own come along" if plan.own else ""
     verb = f"Release {made.number} is live" if made else "Nothing was written"
-    short = " Words fall short; that is kept with it." if made and ready.check["short"] else ""
+    short = " That is kept with it." if made and falls_short(ready.check) else ""
     typer.echo(f"{verb}: {counts}{own}. {ready.check['sentence']}{short}")

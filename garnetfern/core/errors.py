@@ -28,7 +28,7 @@ GarnetfernError
 ├─ PlacingError         a band that cannot be shown by rules so
 ├─ ScreenError          screens that cannot be changed so
 ├─ TakingError          something that cannot be taken away so
-├─ FallsShortError      a site that is to be put live although words fall short
+├─ FallsShortError      a site that is to be put live although words fall short or are lost
 ├─ NameTakenError       a released file that would lie under another one's name
 ├─ RoomError            no worker for somebody's file could be started
 └─ StoreError           something about what is kept on disk

@@ -233,8 +233,22 @@ def row(**more):
     ],
 )
 def test_no_more_is_said_than_was_measured(rows, sentence, good):
-    found = summed_up(rows)
+    found = summed_up(rows, [])
     assert (found["sentence"], found["good"]) == (sentence, good)
+
+
+def test_words_that_can_be_read_and_are_lost_are_no_good_release(studio):
+    """A word longer than the phone is wide runs off its screen, whatever its contrast."""
+    change(studio, f"{BAND}/columns/0/blocks/0/wording", "Pteridologicallyspeakingofferns" * 3)
+    with pytest.raises(FallsShortError, match="Of one block of words something is lost, because it does not fit"):
+        publish(studio)
+    assert studio.publishing.live() is None
+    publish(studio, anyway=True)
+    live = studio.publishing.live()
+    (first, *_) = live.facts["lost"]
+    assert (first["page"], first["words"][:5], first["layouts"] > 0) == ("home", "Pteri", True)
+    row = studio.publishing.view(studio.site())["releases"][0]
+    assert (row["short"], row["lost"] > 0) == (0, True)
 
 
 @pytest.mark.parametrize(

@@ -23,7 +23,7 @@ Visits = dict[str, dict[str, list[str]]]
 
 class ReleaseRow(TypedDict):
     """A release in the list: its number, when it was made, of which earlier one it is the same, how many files of how
-    many bytes it has, what its readings came to, and whether it was put live although words fall short."""
+    many bytes it has, what its readings came to, and whether it was put live although words fall short or are lost."""
 
     number: int
     made: str
@@ -32,6 +32,7 @@ class ReleaseRow(TypedDict):
     bytes: int
     sentence: str
     short: int
+    lost: int
 
 
 class ScreenPicture(TypedDict):
@@ -108,6 +109,7 @@ def release_row(release: Release) -> ReleaseRow:
         "bytes": sum(file.bytes for file in release.files.values()),
         "sentence": str(release.facts.get("sentence", "")),
         "short": int(release.facts.get("short", 0)),
+        "lost": len(release.facts.get("lost", [])),
     }
 
 

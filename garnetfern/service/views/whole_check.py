@@ -1,5 +1,7 @@
-"""The worst reading of every block of words over a whole site: what a release is measured by."""
+"""The worst reading of every block of words over a whole site, and what of them is lost: what a release is measured
+by."""
 
+from dataclasses import dataclass
 from hashlib import blake2b
 
 from typing_extensions import TypedDict
@@ -12,6 +14,7 @@ from ...core.reading.graphics import GRAPHIC
 from ...core.reading.parts import EDGE
 from ...core.telling import Told, silent
 from .check import ReadingView, floored, left_out, short_of
+from .fit import MisfitView, grave_of, misfits_of
 from .report import read_all, said_of
 
 
@@ -31,16 +34,39 @@ class WorstRow(TypedDict):
     unsure: int
 
 
+class LostRow(TypedDict):
+    """A block of words of which something cannot be read or pressed, because it does not fit: how, in one sentence,
+    where that is met first, and in how many layouts, over all pages that rules compose of one."""
+
+    page: str
+    block: str
+    words: str
+    misfit: str
+    title: str
+    sentence: str
+    where: str
+    layouts: int
+
+
 class CheckView(TypedDict):
     """A whole site, read in every situation, and what that comes to. `good`: something was measured, all of it can be
-    read, and nothing was left out."""
+    read, nothing of it is lost, and nothing was left out."""
 
     rows: list[WorstRow]
+    lost: list[LostRow]
     readings: int
     short: int
     unsure: int
     sentence: str
     good: bool
+
+
+@dataclass(frozen=True)
+class _Page:
+    """What a page as it is comes to."""
+
+    rows: list[WorstRow]
+    lost: list[LostRow]
 
 
 def _quotient(view: ReadingView) -> float:
@@ -73,6 +99,26 @@ def _worst_of(page: Page, found: list[ReadingView]) -> list[WorstRow]:
     return rows
 
 
+def _lost_of(page: Page, found: list[MisfitView]) -> list[LostRow]:
+    """What is lost on one page as it is, each kind of each block once."""
+    rows: dict[tuple[str, str], LostRow] = {}
+    for one in grave_of(found):
+        named = one["misfit"], one["block"]
+        layouts = rows[named]["layouts"] if named in rows else 0
+        first = rows.get(named) or {
+            "page": page.id,
+            "block": one["block"],
+            "words": one["words"],
+            "misfit": one["misfit"],
+            "title": one["title"],
+            "sentence": one["sentence"],
+            "where": one["name"],
+            "layouts": 0,
+        }
+        rows[named] = {**first, "layouts": layouts + 1}
+    return list(rows.values())
+
+
 def _together(rows: list[WorstRow]) -> WorstRow:
     """One block, as it is on several days."""
     worst = min(rows, key=lambda r: r["ratio"] / r["required"] if r["ratio"] is not None else 99.0)
@@ -92,15 +138,22 @@ def check_all(reader: Reader, cache: Cache, site: Site, told: Told = silent) -> 
     every = [(page, compositions(site, page)) for page in site.visited]
     count, done = sum(len(ways) for _, ways in every), 0
     rows: list[WorstRow] = []
+    lost: list[LostRow] = []
     for page, ways in every:
         found: dict[str, list[WorstRow]] = {}
+        gone: dict[tuple[str, str], LostRow] = {}
         for way in ways:
             day = "" if len(ways) == 1 else f", on {said_of(way.occasion)}"
-            for row in _read(reader, cache, site, shared, way, day, page.title, (done, count), told):
-                found.setdefault(row["block"], []).append(row)
+            here = _read(reader, cache, site, shared, way, page.title + day, (done, count), told)
+            for row in here.rows:
+                found.setdefault(row["block"], []).append({**row, "where": row["where"] + day if row["where"] else ""})
+            for one in here.lost:
+                first = gone.get((one["misfit"], one["block"]), {**one, "where": one["where"] + day, "layouts": 0})
+                gone[one["misfit"], one["block"]] = {**first, "layouts": first["layouts"] + one["layouts"]}
             done += 1
         rows += [_together(same) for same in found.values()]
-    return summed_up(rows)
+        lost += gone.values()
+    return summed_up(rows, lost)
 
 
 def _read(
@@ -109,23 +162,35 @@ def _read(
     site: Site,
     shared: str,
     way: Composition,
-    day: str,
     title: str,
     place: tuple[int, int],
     told: Told,
-) -> list[WorstRow]:
+) -> _Page:
     done, count = place
 
     def telling(situation: str, share: float) -> None:
-        told(f"{title}{day}: {situation}", (done + share) / count)
+        told(f"{title}: {situation}", (done + 0.8 * share) / count)
+
+    def fitting(situation: str, share: float) -> None:
+        reader.pause()
+        told(f"{title}: fit, {situation}", (done + 0.8 + 0.2 * share) / count)
+
+    def made() -> _Page:
+        rows = _worst_of(way.page, read_all(reader, site, way.page, telling))
+        return _Page(rows, _lost_of(way.page, misfits_of(reader, site, way.page, fitting)))
 
     telling("", 0.0)
     key = blake2b((shared + way.page.model_dump_json()).encode(), digest_size=16).digest()
-    rows = cache.figure("worst", key, lambda: _worst_of(way.page, read_all(reader, site, way.page, telling)))
-    return [{**row, "where": row["where"] + day} for row in rows] if day else rows
+    return cache.figure("worst", key, made)
 
 
-def summed_up(rows: list[WorstRow]) -> CheckView:
+def _lost_said(lost: list[LostRow]) -> str:
+    blocks = len({(row["page"], row["block"]) for row in lost})
+    of = "one block of words" if blocks == 1 else f"{blocks} blocks of words"
+    return f" Of {of} something is lost, because it does not fit." if lost else ""
+
+
+def summed_up(rows: list[WorstRow], lost: list[LostRow]) -> CheckView:
     """What rows come to: no more than was measured."""
     readings, short = sum(r["readings"] for r in rows), sum(r["short"] for r in rows)
     unsure, blocks = sum(r["unsure"] for r in rows), sum(r["short"] > 0 for r in rows)
@@ -143,12 +208,18 @@ def summed_up(rows: list[WorstRow]) -> CheckView:
         sentence = f"Every word can be read, in all of {readings} readings."
     return {
         "rows": rows,
+        "lost": lost,
         "readings": readings,
         "short": short,
         "unsure": unsure,
-        "sentence": sentence,
-        "good": measured and not short and not unsure,
+        "sentence": sentence + _lost_said(lost),
+        "good": measured and not short and not unsure and not lost,
     }
+
+
+def falls_short(check: CheckView) -> bool:
+    """Whether somebody cannot read all of it: words fall short, or are lost because they do not fit."""
+    return bool(check["short"] or check["lost"])
 
 
 class ComparedRow(TypedDict):

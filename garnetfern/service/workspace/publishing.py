@@ -26,7 +26,7 @@ from ..views.releases import (
     visits_of,
     weights,
 )
-from ..views.whole_check import CheckView, check_all, compared
+from ..views.whole_check import CheckView, check_all, compared, falls_short
 
 if TYPE_CHECKING:
     from .studio import Studio
@@ -170,8 +170,8 @@ class Publishing:
 
     @staticmethod
     def refuse_short(check: CheckView, anyway: bool) -> None:
-        """Raise FallsShortError where words fall short, and nobody has said that this is meant."""
-        if check["short"] and not anyway:
+        """Raise FallsShortError where words fall short or are lost, and nobody has said that this is meant."""
+        if falls_short(check) and not anyway:
             raise FallsShortError(f"{check['sentence']} Nothing was put live.")
 
     def back(self, number: int) -> Release:

@@ -2894,11 +2894,13 @@ export interface components {
         /**
          * CheckView
          * @description A whole site, read in every situation, and what that comes to. `good`: something was measured, all of it can be
-         *     read, and nothing was left out.
+         *     read, nothing of it is lost, and nothing was left out.
          */
         CheckView: {
             /** Rows */
             rows: components["schemas"]["WorstRow"][];
+            /** Lost */
+            lost: components["schemas"]["LostRow"][];
             /** Readings */
             readings: number;
             /** Short */
@@ -4677,6 +4679,29 @@ export interface components {
             bytes: number;
         };
         /**
+         * LostRow
+         * @description A block of words of which somebody can read or press nothing, because it does not fit: how, in one sentence, where
+         *     that is met first, and in how many layouts, over all pages that rules compose of one.
+         */
+        LostRow: {
+            /** Page */
+            page: string;
+            /** Block */
+            block: string;
+            /** Words */
+            words: string;
+            /** Misfit */
+            misfit: string;
+            /** Title */
+            title: string;
+            /** Sentence */
+            sentence: string;
+            /** Where */
+            where: string;
+            /** Layouts */
+            layouts: number;
+        };
+        /**
          * Member
          * @description A picture or a gradient of a sequence; `stay` is how long it is there alone, s (None: as long as the others).
          */
@@ -5853,7 +5878,7 @@ export interface components {
         /**
          * ReleaseRow
          * @description A release in the list: its number, when it was made, of which earlier one it is the same, how many files of how
-         *     many bytes it has, what its readings came to, and whether it was put live although words fall short.
+         *     many bytes it has, what its readings came to, and whether it was put live although words fall short or are lost.
          */
         ReleaseRow: {
             /** Number */
@@ -5870,6 +5895,8 @@ export interface components {
             sentence: string;
             /** Short */
             short: number;
+            /** Lost */
+            lost: number;
         };
         /**
          * ReleasesView

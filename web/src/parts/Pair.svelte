@@ -14,7 +14,7 @@
     display: grid;
     grid-template-rows: minmax(0, 1fr);
     flex: 0 1 auto;
-    min-height: 48px;
+    min-height: 36px;
     aspect-ratio: 50 / 15;
     max-width: 100%;
     grid-template-columns: 1fr 1fr;

@@ -9,6 +9,7 @@
   const worse = $derived(look.compared.filter((row) => !row.better));
   const better = $derived(look.compared.filter((row) => row.better));
   const short = $derived(look.check.rows.filter((row) => row.short > 0));
+  const fails = $derived(look.check.short > 0 || look.check.lost.length > 0);
   const title = (page: string) => look.weights.find((row) => row.page === page)?.title ?? '';
   const pages = $derived([...new Set(look.weights.map((row) => row.page))]);
   const screens = $derived([...new Map(look.weights.map((row) => [row.screen, row.name])).entries()]);
@@ -24,7 +25,7 @@
 </script>
 
 <div class="flex flex-col gap-3" class:stale aria-busy={stale}>
-  <p class={look.check.short > 0 ? 'text-warning' : look.check.good ? 'text-success' : ''}>
+  <p class={fails ? 'text-warning' : look.check.good ? 'text-success' : ''}>
     {look.check.sentence}
   </p>
   {#if short.length > 0}
@@ -46,6 +47,31 @@
         </li>
       {/each}
     </ul>
+  {/if}
+  {#if look.check.lost.length > 0}
+    <div>
+      <h3 class="pb-0.5 font-semibold">Lost, because it does not fit</h3>
+      <ul class="text-small">
+        {#each look.check.lost as row (row.page + row.block + row.misfit)}
+          <li class="flex items-baseline gap-2">
+            <span class="min-w-0 truncate" title="{row.sentence} ({row.where})"
+              >{title(row.page)}: {row.words}</span
+            >
+            <span
+              class="muted ml-auto shrink-0"
+              title="First in {row.where}; in {row.layouts === 1 ? 'one layout' : `${row.layouts} layouts`}"
+              >{row.title}</span
+            >
+            <button
+              type="button"
+              class="quiet act shrink-0"
+              aria-label="Show {row.words} on the bench: {row.title}"
+              onclick={() => open(row.page, row.block)}>Show</button
+            >
+          </li>
+        {/each}
+      </ul>
+    </div>
   {/if}
   {#each [{ name: 'Reads worse', rows: worse }, { name: 'Reads better', rows: better }] as group (group.name)}
     {#if group.rows.length > 0}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  /** The press that puts the site live; where words fall short, one more. */
+  /** The press that puts the site live; where words fall short or are lost, one more. */
   import type { Look } from '../api/types';
   import Progress from '../parts/Progress.svelte';
   import { useBench } from '../state/context';
@@ -10,10 +10,15 @@
   const { publishing } = releases;
   /** The state of which it was said that words fall short and that this is meant. */
   let asking = $state<number | null>(null);
+  const short = $derived((look?.check.short ?? 0) > 0);
+  const lost = $derived((look?.check.lost.length ?? 0) > 0);
+  const what = $derived(
+    short && lost ? 'Words fall short, and some are lost' : short ? 'Words fall short' : 'Words are lost',
+  );
   const asked = $derived(asking === doc.revision && look !== null);
 
   function press(): void {
-    if (look && look.check.short > 0 && !asked) asking = doc.revision;
+    if ((short || lost) && !asked) asking = doc.revision;
     else void releases.publish(doc.revision, asked).then(() => (asking = null));
   }
 </script>
@@ -26,8 +31,8 @@
     stop={() => publishing.stop()}
   />
 {:else if asked}
-  <div class="border-l-2 border-warning pl-3" role="group" aria-label="Words fall short">
-    <p class="pb-1.5">Words fall short. Visitors will meet them so, and the list of releases will say it.</p>
+  <div class="border-l-2 border-warning pl-3" role="group" aria-label={what}>
+    <p class="pb-1.5">{what}. Visitors will meet them so, and the list of releases will say it.</p>
     <div class="flex gap-2">
       <button type="button" class="btn btn-primary h-[32px] min-h-0" onclick={press}
         >Put it live all the same</button

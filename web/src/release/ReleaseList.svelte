@@ -26,7 +26,7 @@
             <span class="muted text-small">{when(row.made)}, {row.files} files, {weight(row.bytes)}</span>
             {#if n === 0}<span class="ml-auto text-small text-success">live</span>{/if}
           </p>
-          <p class="text-small" class:text-warning={row.short > 0}>{row.sentence}</p>
+          <p class="text-small" class:text-warning={row.short > 0 || row.lost > 0}>{row.sentence}</p>
           <div class="-ml-2">
             {#if n > 0}
               <button

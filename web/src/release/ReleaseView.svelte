@@ -42,7 +42,9 @@
       {:else}
         Release {live.number} is live since {when(live.made)}{live.short > 0
           ? ', although words fall short'
-          : ''}.
+          : live.lost > 0
+            ? ', although words are lost'
+            : ''}.
         {#if found.same}<b>There is nothing new since.</b>{/if}
       {/if}
     </p>

@@ -165,7 +165,7 @@
     line-clamp: 1;
     overflow: hidden;
   }
-  @container bench (max-width: 1120px) {
+  @container bench (max-width: 819px) {
     .plight {
       -webkit-line-clamp: 2;
       line-clamp: 2;
