@@ -1,4 +1,4 @@
-"""Take docs/screenshots/ from the running application with the sample site, in headless Chromium: all, or those named."""
+"""Take docs/screenshots/ from the running application with the sample site, in headless Chromium: all, or some."""
 
 import re
 import sys

@@ -1,10 +1,7 @@
 <script lang="ts">
   /** Where and when: bands that rules show, and what stands on each page, day by day over eight weeks. */
-  import ChevronLeft from '@lucide/svelte/icons/chevron-left';
-  import ChevronRight from '@lucide/svelte/icons/chevron-right';
   import * as client from '../api/client';
   import type { CalendarFound } from '../api/types';
-  import Field from '../parts/Field.svelte';
   import { arrow, pull, type Spot } from '../parts/pull';
   import { useBench } from '../state/context';
   import { Latest } from '../state/latest';
@@ -12,9 +9,10 @@
   import BandSpans from './BandSpans.svelte';
   import DayShown from './DayShown.svelte';
   import PageLanes from './PageLanes.svelte';
+  import Weeks from './Weeks.svelte';
   import { later, longDay, shortDay, weekend } from './days';
 
-  const { doc, edits, place, selection } = useBench();
+  const { doc, place, selection } = useBench();
   let found = $state.raw<CalendarFound | null>(null);
   let failed = $state('');
   /** The first day in sight; '' for this week's Monday. */
@@ -65,11 +63,6 @@
     selection.look(wanted);
     if (!days.includes(wanted)) first = later(days[0] ?? wanted, by[0] > 0 ? 28 : -28);
   }
-
-  const begin = () =>
-    void edits.edit({ kind: 'new-placed' }, (chosen) => {
-      if (chosen) place.item = chosen;
-    });
 </script>
 
 <main class="calendar">
@@ -84,46 +77,14 @@
         >
       {:else}<b>{longDay(day)}</b>{/if}
     </p>
-    <!-- there from the start, so that nothing moves when the days come -->
-    <Field
-      label="Time zone of the site"
-      hideLabel
-      width="150px"
-      value={found?.zone ?? ''}
-      disabled={!found}
-      maxlength={60}
-      note="Whose days rules mean: a name like Europe/London"
-      keep={(zone) => edits.edit({ kind: 'set-zone', zone }, undefined, false)}
+    <Weeks
+      zone={found?.zone}
+      go={(weeks) => (first = later(days[0] ?? '', 7 * weeks))}
+      today={() => {
+        first = '';
+        selection.look(null);
+      }}
     />
-    <div class="flex items-center">
-      <button
-        type="button"
-        class="quiet icon"
-        aria-label="Four weeks earlier"
-        disabled={!found}
-        onclick={() => (first = later(days[0] ?? '', -28))}
-        ><ChevronLeft size={17} aria-hidden="true" /></button
-      >
-      <button
-        type="button"
-        class="quiet act"
-        onclick={() => {
-          first = '';
-          selection.look(null);
-        }}>Today</button
-      >
-      <button
-        type="button"
-        class="quiet icon"
-        aria-label="Four weeks later"
-        disabled={!found}
-        onclick={() => (first = later(days[0] ?? '', 28))}
-        ><ChevronRight size={17} aria-hidden="true" /></button
-      >
-      <button type="button" class="btn btn-primary ml-2 h-[30px] min-h-0 px-3" onclick={begin}
-        >A new band</button
-      >
-    </div>
   </div>
   {#if found}
     <div class="table" role="group" aria-label="What stands where, day by day">
@@ -296,11 +257,6 @@
     gap: 24px;
     padding-top: 10px;
     border-top: 1px solid var(--color-base-300);
-  }
-  .icon {
-    display: grid;
-    place-items: center;
-    min-width: 30px;
   }
   @container frame (max-width: 900px) {
     .table {
