@@ -91,3 +91,15 @@ def test_words_that_do_not_fit_are_shown_where_they_are_and_mended(bench: Page):
     expect(rows.get_by_role("status")).to_have_text(re.compile("^All words fit, in all of 14 layouts"))
     bench.get_by_role("button", name="Undo").click()
     expect(rows.get_by_text("'Marrowby' is torn into 2 pieces.")).to_be_visible()
+
+
+def test_words_that_can_be_read_and_are_lost_are_not_called_good(bench: Page):
+    bench.get_by_label("Page", exact=True).select_option("welcome")
+    bench.get_by_text(re.compile("^Every word can be read on every screen")).wait_for()
+    bench.get_by_role("button", name="Words", exact=True).click()
+    words = bench.get_by_role("textbox", name="Words")
+    words.fill("Come in, it is warm: Pteridologically" + "speaking" * 12)
+    words.press("Control+Enter")
+    said = bench.get_by_role("status").filter(has_text="some are lost, because they do not fit.")
+    expect(said).to_have_text(re.compile("^Every word is clear enough on every screen"))
+    expect(said).not_to_have_class(re.compile("text-success"))

@@ -6,6 +6,15 @@
 
   const verdict = $derived(findings.verdict);
   const fit = $derived(findings.fitNow);
+  /** Words that are clear enough can still run off the screen. */
+  const lost = $derived(fit?.rows.some((row) => row.grave) ?? false);
+  const sentence = $derived(
+    verdict?.good && lost
+      ? verdict.sentence
+          .replace('can be read', 'is clear enough')
+          .replace(/\.$/, '; some are lost, because they do not fit.')
+      : (verdict?.sentence ?? ''),
+  );
 </script>
 
 <div class="verdicts" class:whole={sight.situation || eyes.kind}>
@@ -26,11 +35,11 @@
   <p
     class="verdict font-semibold"
     role="status"
-    title={verdict?.sentence}
-    class:text-warning={verdict && !verdict.good}
-    class:text-success={verdict?.good}
+    title={sentence}
+    class:text-warning={verdict && (!verdict.good || lost)}
+    class:text-success={verdict?.good && !lost}
   >
-    {verdict?.sentence ?? ''}
+    {sentence}
   </p>
   {#if fit && fit.rows.length > 0}
     <button
