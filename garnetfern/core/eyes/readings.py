@@ -140,4 +140,4 @@ def ratio_seen(reader: Reader, page: PageRecord, block: BlockRecord, veil: Veil)
     # a blur brings in what is further away
     further = around(page, block, Box(*_grown(plan.region, reach)), all_sheets) if reach else there
     key = (block, there, further, page.base, sight, veil.blur, veil.matrix.tobytes())
-    return reader.cache.figure("seen", key, lambda: _Words(reader, page, block, shown, veil, there).worst())
+    return reader.cache.get("seen", key, lambda: _Words(reader, page, block, shown, veil, there).worst())

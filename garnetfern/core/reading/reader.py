@@ -86,7 +86,7 @@ class Reader:
             return judge(block, shown, self._ground(page, block, shown, there), level, enlarged, self.busy)
 
         # it is the same in every situation that has this ground
-        found = self.cache.figure("reading", (block, there, page.base, sight, level, enlarged, self.busy), judged)
+        found = self.cache.get("reading", (block, there, page.base, sight, level, enlarged, self.busy), judged)
         return replace(found, situation=name)
 
     def _ground(self, page: PageRecord, block: BlockRecord, plan: Plan, there: Around) -> Ground:
@@ -108,7 +108,7 @@ class Reader:
         def worst() -> float | None:
             return worst_ratio(block, plan, self._ground(page, block, plan, there))
 
-        return self.cache.figure("ratio", (block, there, page.base), worst)
+        return self.cache.get("ratio", (block, there, page.base), worst)
 
     def meet(self, met: Met, block_id: str, situation: Situation, level: Requirement) -> Reading | None:
         """The reading of a block on a page in a situation, of a change where it is worst; None where it has no words
