@@ -95,7 +95,7 @@ class Cache:
         return self._kept(self._values, kind, key, make)
 
     def figure(self, kind: str, key: Hashable, make: Callable[[], T]) -> T:
-        """As `get`, for what many readings come to: small, under a short key (keys are not weighed), and long in making."""
+        """As `get`, for what many readings come to: small, long in making, under a short key (keys are not weighed)."""
         return self._kept(self._figures, kind, key, make)
 
     def _kept(self, shelf: _Shelf, kind: str, key: Hashable, make: Callable[[], T]) -> T:
