@@ -109,6 +109,7 @@
       /* a row of its own from the start, so that nothing moves when it speaks */
       flex-basis: 100%;
       justify-content: flex-start;
+      min-height: 36px;
       margin-left: 0;
       padding-left: 0;
     }
