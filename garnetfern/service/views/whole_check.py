@@ -1,6 +1,7 @@
 """The worst reading of every block of words over a whole site, and what of them is lost: what a release is measured
 by."""
 
+from collections.abc import Iterable
 from dataclasses import dataclass
 from hashlib import blake2b
 
@@ -99,24 +100,27 @@ def _worst_of(page: Page, found: list[ReadingView]) -> list[WorstRow]:
     return rows
 
 
-def _lost_of(page: Page, found: list[MisfitView]) -> list[LostRow]:
-    """What is lost on one page as it is, each kind of each block once."""
-    rows: dict[tuple[str, str], LostRow] = {}
-    for one in grave_of(found):
-        named = one["misfit"], one["block"]
-        layouts = rows[named]["layouts"] if named in rows else 0
-        first = rows.get(named) or {
-            "page": page.id,
-            "block": one["block"],
-            "words": one["words"],
-            "misfit": one["misfit"],
-            "title": one["title"],
-            "sentence": one["sentence"],
-            "where": one["name"],
-            "layouts": 0,
-        }
-        rows[named] = {**first, "layouts": layouts + 1}
-    return list(rows.values())
+def _lost_in(page: Page, misfit: MisfitView) -> LostRow:
+    """What is lost on a page in one layout."""
+    return {
+        "page": page.id,
+        "block": misfit["block"],
+        "words": misfit["words"],
+        "misfit": misfit["misfit"],
+        "title": misfit["title"],
+        "sentence": misfit["sentence"],
+        "where": misfit["name"],
+        "layouts": 1,
+    }
+
+
+def _counted(rows: Iterable[LostRow]) -> list[LostRow]:
+    """Each kind of each block once, as it is met first, with all its layouts."""
+    found: dict[tuple[str, str], LostRow] = {}
+    for row in rows:
+        first = found.setdefault((row["misfit"], row["block"]), {**row, "layouts": 0})
+        first["layouts"] += row["layouts"]
+    return list(found.values())
 
 
 def _together(rows: list[WorstRow]) -> WorstRow:
@@ -141,18 +145,16 @@ def check_all(reader: Reader, cache: Cache, site: Site, told: Told = silent) -> 
     lost: list[LostRow] = []
     for page, ways in every:
         found: dict[str, list[WorstRow]] = {}
-        gone: dict[tuple[str, str], LostRow] = {}
+        gone: list[LostRow] = []
         for way in ways:
             day = "" if len(ways) == 1 else f", on {said_of(way.occasion)}"
             here = _read(reader, cache, site, shared, way, page.title + day, (done, count), told)
             for row in here.rows:
                 found.setdefault(row["block"], []).append({**row, "where": row["where"] + day if row["where"] else ""})
-            for one in here.lost:
-                first = gone.get((one["misfit"], one["block"]), {**one, "where": one["where"] + day, "layouts": 0})
-                gone[one["misfit"], one["block"]] = {**first, "layouts": first["layouts"] + one["layouts"]}
+            gone += [{**one, "where": one["where"] + day} for one in here.lost]
             done += 1
         rows += [_together(same) for same in found.values()]
-        lost += gone.values()
+        lost += _counted(gone)
     return summed_up(rows, lost)
 
 
@@ -177,7 +179,8 @@ def _read(
 
     def made() -> _Page:
         rows = _worst_of(way.page, read_all(reader, site, way.page, telling))
-        return _Page(rows, _lost_of(way.page, misfits_of(reader, site, way.page, fitting)))
+        lost = grave_of(misfits_of(reader, site, way.page, fitting))
+        return _Page(rows, _counted(_lost_in(way.page, one) for one in lost))
 
     telling("", 0.0)
     key = blake2b((shared + way.page.model_dump_json()).encode(), digest_size=16).digest()

@@ -44,7 +44,7 @@
   </div>
   <p
     role="status"
-    class="said"
+    class="said clamped steady"
     class:text-warning={banners.problem !== ''}
     title={banners.tried?.sentence ?? banners.problem}
   >
@@ -93,21 +93,9 @@
     border-top: 1px solid var(--color-base-300);
     background: var(--color-base-100);
   }
-  /* as high for a long sentence as for a short one, so that nothing moves while they are tried */
-  .said {
-    display: -webkit-box;
-    flex: none;
-    height: 1lh;
-    overflow: hidden;
-    line-clamp: 1;
-    -webkit-line-clamp: 1;
-    -webkit-box-orient: vertical;
-  }
   @container bench (max-width: 819px) {
     .said {
-      height: 2lh;
-      line-clamp: 2;
-      -webkit-line-clamp: 2;
+      --lines: 2;
     }
   }
   /* two rows, so that as many as can be are in sight */

@@ -33,7 +33,7 @@
     >
   {/if}
   <p
-    class="verdict font-semibold"
+    class="verdict clamped font-semibold"
     role="status"
     title={sentence}
     class:text-warning={verdict && (!verdict.good || lost)}
@@ -82,13 +82,9 @@
   }
   /* two lines fit into the row: its end may say what was not looked at */
   .verdict {
-    display: -webkit-box;
+    --lines: 2;
     min-width: 0;
-    overflow: hidden;
     line-height: 1.2;
-    line-clamp: 2;
-    -webkit-line-clamp: 2;
-    -webkit-box-orient: vertical;
   }
   .seen {
     flex: 0 1 auto;

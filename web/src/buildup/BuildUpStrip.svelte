@@ -87,7 +87,7 @@
       </label>
     {/if}
   </div>
-  <p class="said muted text-small" role="status" title={findings.buildUp?.sentence}>
+  <p class="said clamped steady muted text-small" role="status" title={findings.buildUp?.sentence}>
     {findings.buildUp?.sentence ?? ''}
   </p>
   <div class="along">
@@ -137,22 +137,10 @@
     border-right: 1px solid var(--color-base-300);
     overflow: hidden;
   }
-  /* as high for a long sentence as for a short one */
-  .said {
-    display: -webkit-box;
-    flex: none;
-    height: 1lh;
-    overflow: hidden;
-    line-clamp: 1;
-    -webkit-line-clamp: 1;
-    -webkit-box-orient: vertical;
-  }
   @container bench (max-width: 1120px) {
     .said {
-      height: 2lh;
+      --lines: 2;
       padding-right: 12px;
-      line-clamp: 2;
-      -webkit-line-clamp: 2;
     }
   }
   @container bench (max-width: 819px) {

@@ -1,4 +1,4 @@
-import { fillingOf } from '../parts/thumb';
+import { fillingOf, thumbAt } from '../parts/thumb';
 import type { Asset, Gradient, ImageLayer, Layer, Member, SequenceLayer, VideoLayer } from '../api/types';
 import { gradientImage } from './gradient';
 
@@ -43,7 +43,7 @@ export const spotted = (layer: Layer, focal: [number, number]): Record<string, u
 export function thumbOf(asset: Pick<Asset, 'hash'>, layer: Layer, large = false): string {
   const at = isFilm(layer) ? (layer.still ?? 0) : 'at' in layer ? (layer.at ?? 0) : 0;
   const asked = [large ? 'large' : '', at ? `at=${at}` : ''].filter(Boolean).join('&');
-  return `/thumbs/${asset.hash.slice(0, 10)}${asked && `?${asked}`}`;
+  return thumbAt(asset.hash, asked);
 }
 
 /** The pictures that a layer is made of, each placed by itself. */

@@ -12,7 +12,7 @@
 
 <WayCard way={remedy}>
   <Pair before={remedy.before} after={remedy.after} of="The worst spot" />
-  <p class="what" title={remedy.sentence}>{remedy.sentence}</p>
+  <p class="what clamped" title={remedy.sentence}>{remedy.sentence}</p>
   <div class="mt-auto flex items-center gap-1.5">
     <Verdict says={remedy.meets ? 'enough' : 'short'} />
     <b class={remedy.meets ? 'text-success' : 'text-warning'}>{remedy.shown}</b>
@@ -29,12 +29,8 @@
 
 <style>
   .what {
-    display: -webkit-box;
+    --lines: 3;
     flex: none;
-    -webkit-box-orient: vertical;
-    -webkit-line-clamp: 3;
-    line-clamp: 3;
-    overflow: hidden;
     font-size: var(--text-small);
     line-height: 1.35;
   }

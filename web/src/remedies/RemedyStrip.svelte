@@ -105,7 +105,7 @@
   {:else}
     <p
       role="status"
-      class="plight"
+      class="plight clamped steady"
       title={ways.plight?.sentence}
       class:text-warning={ways.plight?.short}
       class:text-success={ways.plight && !ways.plight.short}
@@ -157,19 +157,9 @@
     border-top: 1px solid var(--color-base-300);
     background: var(--color-base-100);
   }
-  .plight {
-    display: -webkit-box;
-    flex: none;
-    -webkit-box-orient: vertical;
-    -webkit-line-clamp: 1;
-    line-clamp: 1;
-    overflow: hidden;
-  }
   @container bench (max-width: 819px) {
     .plight {
-      -webkit-line-clamp: 2;
-      line-clamp: 2;
-      min-height: 3em;
+      --lines: 2;
     }
   }
   .words {

@@ -4,6 +4,7 @@
   import * as client from '../api/client';
   import type { Asset, Mend, Picture, Way } from '../api/types';
   import { useBench } from '../state/context';
+  import { thumbAt } from '../parts/thumb';
 
   type Props = { picture: Picture; asset: Asset; choose: (asset: string) => void };
   let { picture, asset, choose }: Props = $props();
@@ -19,7 +20,7 @@
 
   const seams = $derived(picture.seams);
   const field = $derived(
-    trying ? ofSite(`/api/mended/${asset.id}/${trying}.png`) : `/thumbs/${asset.hash.slice(0, 10)}?large`,
+    trying ? ofSite(`/api/mended/${asset.id}/${trying}.png`) : thumbAt(asset.hash, 'large'),
   );
   const size = $derived(
     trying && found ? `${found.width}px ${found.height}px` : `${asset.width}px ${asset.height}px`,

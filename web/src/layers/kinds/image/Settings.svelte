@@ -19,6 +19,7 @@
   import UploadList from '../../../settings/UploadList.svelte';
   import { DOUBT, doubtful } from '../../../framing/sureness';
   import { useBench } from '../../../state/context';
+  import { thumbAt } from '../../../parts/thumb';
 
   /** `member`: it takes turns with others, whose strength they share. */
   let { layer, member = false }: { layer: ImageLayer; member?: boolean } = $props();
@@ -73,7 +74,7 @@
   {#if asset}
     <div class="flex max-w-[168px] min-w-[128px] shrink-0 basis-1/3 flex-col gap-1">
       <FocalPad
-        picture="/thumbs/{asset.hash.slice(0, 10)}"
+        picture={thumbAt(asset.hash)}
         proportion={asset.width / asset.height}
         windows={framing?.screens ?? []}
         value={[own.focal?.[0] ?? 0.5, own.focal?.[1] ?? 0.5]}
