@@ -24,6 +24,12 @@
   );
   /** A column goes by the first words it holds, one without words by its own name. */
   const first = (column: Area) => firstWords(column.blocks) || column.name;
+  /** The chosen area is in sight, however many there are. */
+  let crumbs = $state<HTMLElement>();
+  $effect(() => {
+    if (selection.area && crumbs)
+      crumbs.querySelector('.chosen, .around')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  });
   const joinBefore = (band: string) => joins.find((j) => j.bands[0] === band)?.join;
 </script>
 
@@ -45,65 +51,67 @@
       {:else}
         <span class="muted pr-1">{selection.page?.title}</span>
       {/if}
-      {#if !selection.page?.loose}
-        <button
-          type="button"
-          class="quiet"
-          class:chosen={selection.area?.kind === 'page'}
-          aria-pressed={selection.area?.kind === 'page'}
-          title="The page's own background, behind everything"
-          onclick={() => selection.choose(selection.page?.id ?? '')}>Page</button
-        >
-      {/if}
-      {#each selection.bands as band (band.id)}
-        {@const join = joinBefore(band.id)}
-        {#if join}
+      <div class="crumbs" bind:this={crumbs}>
+        {#if !selection.page?.loose}
           <button
             type="button"
-            class="quiet join"
-            class:chosen={selection.area?.id === join.id}
-            aria-pressed={selection.area?.id === join.id}
-            title="One backdrop behind {join.name}"
-            onclick={() => selection.choose(join.id)}>{join.name}</button
+            class="quiet"
+            class:chosen={selection.area?.kind === 'page'}
+            aria-pressed={selection.area?.kind === 'page'}
+            title="The page's own background, behind everything"
+            onclick={() => selection.choose(selection.page?.id ?? '')}>Page</button
           >
         {/if}
-        <span class="text-base-300" aria-hidden="true">/</span>
-        <button
-          type="button"
-          class="quiet"
-          class:chosen={selection.area?.kind === 'band' && band.id === selection.area.id}
-          class:around={(selection.area?.kind === 'column' || selection.area?.kind === 'block') &&
-            band.id === selection.band?.id}
-          class:inside={joins.some((j) => j.bands.includes(band.id))}
-          aria-pressed={band.id === selection.area?.id}
-          onclick={() => selection.choose(band.id)}>{band.name}</button
-        >
-        {#if band.id === selection.band?.id && columns.length > 1 && !banners.tried}
-          {#each columns as column, n (column.id)}
+        {#each selection.bands as band (band.id)}
+          {@const join = joinBefore(band.id)}
+          {#if join}
             <button
               type="button"
-              class="quiet"
-              class:chosen={column.id === selection.area?.id}
-              aria-pressed={column.id === selection.area?.id}
-              aria-label="{band.name}, column {n + 1}: {first(column)}"
-              title="Column {n + 1} of {band.name}"
-              onclick={() => selection.choose(column.id)}>{first(column)}</button
+              class="quiet join"
+              class:chosen={selection.area?.id === join.id}
+              aria-pressed={selection.area?.id === join.id}
+              title="One backdrop behind {join.name}"
+              onclick={() => selection.choose(join.id)}>{join.name}</button
             >
-          {/each}
-        {/if}
-        {#if band.id === selection.band?.id}
-          {#each plates as plate (plate.id)}
-            <button
-              type="button"
-              class="quiet"
-              class:chosen={plate.id === selection.area?.id}
-              aria-pressed={plate.id === selection.area?.id}
-              title={plate.name}
-              onclick={() => selection.choose(plate.id)}>{plate.name.slice(0, 18)}</button
-            >
-          {/each}
-        {/if}
-      {/each}
+          {/if}
+          <span class="text-base-300" aria-hidden="true">/</span>
+          <button
+            type="button"
+            class="quiet"
+            class:chosen={selection.area?.kind === 'band' && band.id === selection.area.id}
+            class:around={(selection.area?.kind === 'column' || selection.area?.kind === 'block') &&
+              band.id === selection.band?.id}
+            class:inside={joins.some((j) => j.bands.includes(band.id))}
+            aria-pressed={band.id === selection.area?.id}
+            onclick={() => selection.choose(band.id)}>{band.name}</button
+          >
+          {#if band.id === selection.band?.id && columns.length > 1 && !banners.tried}
+            {#each columns as column, n (column.id)}
+              <button
+                type="button"
+                class="quiet"
+                class:chosen={column.id === selection.area?.id}
+                aria-pressed={column.id === selection.area?.id}
+                aria-label="{band.name}, column {n + 1}: {first(column)}"
+                title="Column {n + 1} of {band.name}"
+                onclick={() => selection.choose(column.id)}>{first(column)}</button
+              >
+            {/each}
+          {/if}
+          {#if band.id === selection.band?.id}
+            {#each plates as plate (plate.id)}
+              <button
+                type="button"
+                class="quiet"
+                class:chosen={plate.id === selection.area?.id}
+                aria-pressed={plate.id === selection.area?.id}
+                title={plate.name}
+                onclick={() => selection.choose(plate.id)}>{plate.name.slice(0, 18)}</button
+              >
+            {/each}
+          {/if}
+        {/each}
+      </div>
     </nav>
     <AreaActions />
     {#if banners.band}
@@ -158,13 +166,26 @@
       padding: 0 16px;
     }
   }
-  .path {
+  .path,
+  .crumbs {
     display: flex;
     align-items: center;
     min-width: 0;
     max-width: 100%;
-    overflow-x: auto;
     scrollbar-width: none;
+  }
+  .crumbs {
+    overflow-x: auto;
+  }
+  /* by one hand all of it is scrolled: there is room for one name at a time */
+  @container bench (max-width: 559px) {
+    .path {
+      overflow-x: auto;
+    }
+    .crumbs {
+      flex: none;
+      max-width: none;
+    }
   }
   .path button {
     white-space: nowrap;
@@ -191,14 +212,11 @@
   }
   /* the page's name stays whole while its areas are scrolled */
   .pages {
-    position: sticky;
-    left: 0;
-    z-index: 1;
     flex: none;
-    max-width: 60%;
+    field-sizing: content;
     min-height: 28px;
     padding-right: 4px;
-    background: var(--color-base-200);
+    background: transparent;
     font-weight: 600;
     cursor: pointer;
   }

@@ -103,7 +103,7 @@
   }
   .parts {
     display: grid;
-    grid-template-columns: minmax(0, 1200px) 390px;
+    grid-template-columns: minmax(0, 1200px) minmax(390px, 1fr);
     gap: 32px;
     align-items: start;
   }
