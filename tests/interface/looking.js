@@ -80,7 +80,8 @@
     if (!own && !overlay && !top?.closest(PRESSABLE)?.contains(e))
       found.push(`covered: ${name(e)} by ${name(top ?? document.body)}`);
   }
-  /** A select draws its own text and tells nobody that it is cut: each of its words is measured, beside its arrow. */
+  /** A select draws its own text and tells nobody that it is cut: each of its words is measured, beside its arrow; of
+      one that is as wide as what is chosen, that one. */
   const pen = document.createElement("canvas").getContext("2d");
   const ARROW = 16;
   for (const e of document.querySelectorAll("select")) {
@@ -93,7 +94,9 @@
     pen.font = style.font;
     const told = e.title.includes(e.selectedOptions[0]?.label ?? "");
     if (shown(e) && !(e.title && told))
-      for (const option of e.options)
+      for (const option of style.fieldSizing === "content"
+        ? e.selectedOptions
+        : e.options)
         if (pen.measureText(option.label).width > inner + 1)
           found.push(`cut in its select: ${option.label}`);
   }
