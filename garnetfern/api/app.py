@@ -61,8 +61,7 @@ def create_app(data: Path, door: Door = LOOPBACK, cache: Cache | None = None, sa
     # what comes line by line is not held back until enough of it can be packed; films are packed already
     plain = (*DEFAULT_EXCLUDED_CONTENT_TYPES, LINES, "video/mp4")
     app.add_middleware(GZipMiddleware, minimum_size=1400, compresslevel=5, exclude_content_types=plain)
-    app.include_router(site_list_routes(house, sample))
-    app.include_router(visit_routes(house))
+    app.router.routes.extend([*site_list_routes(house, sample).routes, *visit_routes(house).routes])
     by_site = BySite(house)
     app.openapi = by_site.described(app.openapi)  # type: ignore[method-assign]
     app.mount(OF, by_site)

@@ -38,10 +38,11 @@ def site_app(studio: Studio) -> FastAPI:
     errors.install(app)
     versions = Versions()
     looked = (look_routes, remedy_routes, release_routes, bring_routes)
-    for routes in (*looked, shelf_routes, work_routes, file_routes, news_routes, visitor_routes):
-        app.include_router(routes(studio))
-    for computed in (document_routes, computing_routes, area_routes):
-        app.include_router(computed(studio, versions))
+    told = (routes(studio) for routes in (*looked, shelf_routes, work_routes, file_routes, news_routes, visitor_routes))
+    computed = (routes(studio, versions) for routes in (document_routes, computing_routes, area_routes))
+    for part in (*told, *computed):
+        # as they are: an included router makes all its routes once more, in the midst of the first request
+        app.router.routes.extend(part.routes)
 
     @app.api_route("/api/{rest:path}", methods=["GET", "POST", "PUT", "DELETE"], include_in_schema=False)
     def no_such(rest: str) -> None:

@@ -7,6 +7,7 @@ from zipfile import ZipFile
 
 import pytest
 
+from garnetfern.api.by_site import site_app
 from garnetfern.service.files.site_file import pack_site_file
 from garnetfern.service.runtime.told import GoneError
 from tests.conftest import jpeg
@@ -221,5 +222,8 @@ def test_published_interface_is_that_of_the_application(app):
 def test_work_on_files_and_drawings_stays_off_the_event_loop(app):
     import inspect
 
-    awaited = {r.name for r in app.routes if hasattr(r, "endpoint") and inspect.iscoroutinefunction(r.endpoint)}
-    assert awaited <= {"add_picture", "open_site_file", "openapi", "swagger_ui_html"}
+    routes = [*app.routes, *site_app(app.state.house.first()).routes]
+    awaited = {r.name for r in routes if hasattr(r, "endpoint") and inspect.iscoroutinefunction(r.endpoint)}
+    # these await a body or news, and hand on what is to be done
+    bodies = {"add_picture", "file", "looks_of", "open_file", "open_site_file", "take_fonts", "visits"}
+    assert awaited == bodies | {"news", "openapi"}

@@ -4680,8 +4680,8 @@ export interface components {
         };
         /**
          * LostRow
-         * @description A block of words of which somebody can read or press nothing, because it does not fit: how, in one sentence, where
-         *     that is met first, and in how many layouts, over all pages that rules compose of one.
+         * @description A block of words of which something cannot be read or pressed, because it does not fit: how, in one sentence,
+         *     where that is met first, and in how many layouts, over all pages that rules compose of one.
          */
         LostRow: {
             /** Page */
