@@ -38,9 +38,10 @@ DRAWN_BY := $(wildcard garnetfern/demo/*.py garnetfern/stock/brush.py garnetfern
 
 .stamps/chromium:
 	@mkdir -p .stamps
-	@test -x /usr/bin/chromium || { \
-	  if [ "$$(id -u)" = 0 ]; then apt-get update -qq && apt-get install -y -qq chromium >/dev/null; \
-	  else sudo apt-get update -qq && sudo apt-get install -y -qq chromium >/dev/null; fi; }
+	@test -x /usr/bin/chromium-headless-shell || { \
+	  if [ "$$(id -u)" = 0 ]; then root=; else root=sudo; fi; \
+	  $$root apt-get update -qq && $$root apt-get install -y -qq chromium-headless-shell >/dev/null; } \
+	  || test -x /usr/bin/chromium
 	@touch $@
 
 setup: .stamps/python .stamps/web .stamps/sample .stamps/chromium ## everything that demo and tests need; starts nothing

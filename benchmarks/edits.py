@@ -11,8 +11,8 @@ from playwright.sync_api import Page, sync_playwright
 from garnetfern.api.local import run_locally
 from garnetfern.cli import start_site
 from garnetfern.demo import FERN_HOUSE
+from tests.referee.browser import CHROMIUM
 
-CHROMIUM = "/usr/bin/chromium"
 EDITS = 80
 SETTINGS = "section[aria-label^='Settings of']"
 WATCH = """() => {

@@ -15,8 +15,9 @@ from garnetfern.core.document import Site
 from garnetfern.demo import FERN_HOUSE, demo_site_file
 from garnetfern.service.files.site_file import SiteFile
 from garnetfern.service.workspace.house import first_site
+from tests.referee.browser import CHROMIUM
 
-from .edits import CHROMIUM, SETTINGS, percentile
+from .edits import SETTINGS, percentile
 
 PULLS = 60
 PREVIEW = ("/api/live", "/api/readings")

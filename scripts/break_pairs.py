@@ -5,12 +5,18 @@ the two, the pair is in the table. Run it when Chromium changes its habits.
 The table is garnetfern/core/resolve/ascii_breaks.py.
 """
 
+import sys
 from pathlib import Path
 
 from playwright.sync_api import sync_playwright
 
+HOUSE = Path(__file__).resolve().parent.parent
+sys.path.insert(0, str(HOUSE))
+
+from tests.referee.browser import CHROMIUM  # noqa: E402
+
 CHARACTERS = [chr(c) for c in range(33, 127)]
-TARGET = Path(__file__).resolve().parent.parent / "garnetfern" / "core" / "resolve" / "ascii_breaks.py"
+TARGET = HOUSE / "garnetfern" / "core" / "resolve" / "ascii_breaks.py"
 MEASURE = """(pairs) => pairs.map(([a, b]) => {
   const p = document.createElement('p');
   p.textContent = 'aa' + a + b + 'bb';
@@ -24,7 +30,7 @@ MEASURE = """(pairs) => pairs.map(([a, b]) => {
 def main() -> None:
     """Measure all pairs and write the table, one row for each first character that has any."""
     with sync_playwright() as play:
-        browser = play.chromium.launch(executable_path="/usr/bin/chromium", args=["--no-sandbox"])
+        browser = play.chromium.launch(executable_path=CHROMIUM, args=["--no-sandbox"])
         page = browser.new_page()
         page.set_content("<style>p{width:0;margin:0;font:16px monospace}</style>")
         rows = {}

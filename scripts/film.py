@@ -2,6 +2,7 @@
 
 import io
 import re
+import sys
 import tempfile
 from collections.abc import Iterator
 from contextlib import contextmanager
@@ -12,13 +13,16 @@ from fontTools.ttLib import TTFont
 from PIL import Image, ImageDraw, ImageFont, ImageOps
 from playwright.sync_api import Locator, Page, expect, sync_playwright
 
-from garnetfern.api.local import run_locally
-from garnetfern.cli import start_site
-from garnetfern.demo import FERN_HOUSE
-from garnetfern.demo.pictures import draw_picture
-from garnetfern.sandbox.room import shared_room
-
 HOUSE = Path(__file__).resolve().parent.parent
+sys.path.insert(0, str(HOUSE))
+
+from garnetfern.api.local import run_locally  # noqa: E402
+from garnetfern.cli import start_site  # noqa: E402
+from garnetfern.demo import FERN_HOUSE  # noqa: E402
+from garnetfern.demo.pictures import draw_picture  # noqa: E402
+from garnetfern.sandbox.room import shared_room  # noqa: E402
+from tests.referee.browser import CHROMIUM  # noqa: E402
+
 TARGET = HOUSE / "docs" / "film.webp"
 FONT = HOUSE / "garnetfern" / "fonts" / "hanken-grotesk-latin-wght-normal.woff2"
 SIZE = (1280, 800)
@@ -205,7 +209,7 @@ def _bench() -> Iterator[Page]:
         start_site(Path(folder), demo=True)
         shared_room().pool.warm()
         running = run_locally(Path(folder))
-        browser = play.chromium.launch(executable_path="/usr/bin/chromium", args=["--no-sandbox", "--disable-gpu"])
+        browser = play.chromium.launch(executable_path=CHROMIUM, args=["--no-sandbox", "--disable-gpu"])
         page = browser.new_context(viewport={"width": SIZE[0], "height": SIZE[1]}).new_page()
         page.goto(f"{running.address}?site={FERN_HOUSE}")
         page.get_by_role("button", name="Make it").wait_for(timeout=60_000)

@@ -8,12 +8,15 @@ from pathlib import Path
 
 from playwright.sync_api import FilePayload, Page, sync_playwright
 
-from garnetfern.api.local import run_locally
-from garnetfern.cli import start_site
-from garnetfern.demo import FERN_HOUSE
-from garnetfern.demo.pictures import draw_picture
-
 HOUSE = Path(__file__).resolve().parent.parent
+sys.path.insert(0, str(HOUSE))
+
+from garnetfern.api.local import run_locally  # noqa: E402
+from garnetfern.cli import start_site  # noqa: E402
+from garnetfern.demo import FERN_HOUSE  # noqa: E402
+from garnetfern.demo.pictures import draw_picture  # noqa: E402
+from tests.referee.browser import CHROMIUM  # noqa: E402
+
 TARGET = HOUSE / "docs" / "screenshots"
 SIZE = {"width": 1280, "height": 800}
 
@@ -223,7 +226,7 @@ def main() -> None:
     with tempfile.TemporaryDirectory() as folder, sync_playwright() as play:
         start_site(Path(folder), demo=True)
         running = run_locally(Path(folder))
-        browser = play.chromium.launch(executable_path="/usr/bin/chromium", args=["--no-sandbox", "--disable-gpu"])
+        browser = play.chromium.launch(executable_path=CHROMIUM, args=["--no-sandbox", "--disable-gpu"])
         for scheme in ("dark", "light"):
             page = browser.new_context(viewport=SIZE, color_scheme=scheme).new_page()  # type: ignore[arg-type]
             page.goto(f"{running.address}?site={FERN_HOUSE}")

@@ -21,6 +21,7 @@ from garnetfern.core.remedy.mend import MOST_HELPS, Mended, mend, word_by_word
 from garnetfern.core.remedy.remedies import no_colours
 from garnetfern.core.remedy.tone import CHROMA, DARK, LIGHT, NEAR, NEAR_OF_HUE, shade_tone
 from tests.conftest import jpeg
+from tests.sampled import sampled
 from tests.sites import HEADING, colour_layer, document, image_layer, reader_of, with_picture
 
 from .test_readings import split_picture
@@ -106,7 +107,7 @@ FOUND = {
 """Ideas that must be found there, among others."""
 
 
-@pytest.mark.parametrize("name", SITES)
+@pytest.mark.parametrize("name", sampled(list(SITES), 3))
 def test_with_every_draft_all_words_of_the_area_can_be_read_in_every_situation(name):
     file, distress = distress_of(*SITES[name])
     found = set()
@@ -181,7 +182,7 @@ def test_a_tone_is_of_the_picture_and_serves_the_letters(own, light):
     assert shade_tone(own, (far,), light) == found or distance(far, found) <= NEAR_OF_HUE
 
 
-@pytest.mark.parametrize("name", SITES)
+@pytest.mark.parametrize("name", sampled(list(SITES), 3))
 def test_designs_are_other_ideas_each_the_least_costly_first(name):
     file = with_picture(SITES[name][0], SITES[name][1], "picture.png")
     designs = Designs(reader_of(file), file.site, file.site.pages[0], colours)

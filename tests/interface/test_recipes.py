@@ -54,6 +54,8 @@ def test_a_glow_with_a_fine_mesh_in_eight_actions(bench: Page):
 
     press(bench.get_by_role("button", name="Change areas"))
     press(bench.get_by_role("menuitem", name="with 1 column"))
+    # what is laid in goes to the area that is shown, and until the new one has come that is the old one
+    expect(bench.get_by_role("button", name="Band 1", exact=True)).to_have_attribute("aria-pressed", "true")
     press(bench.get_by_role("button", name="Lay something in on the base", exact=True))
     press(bench.get_by_role("button", name="Gradient: Glow in the middle", exact=True))
     press(bench.get_by_role("button", name="Lay something in on Glow in the middle", exact=True))

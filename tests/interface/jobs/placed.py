@@ -116,6 +116,7 @@ def _scheme(hand: Hand) -> None:
 def _nothing_to_see(hand: Hand) -> None:
     # a new band has a height and words, and a small picture that is no tile fills it
     hand.menu("Change areas", "with 1 column")
+    hand.sees(hand.page.get_by_role("region", name="Settings of Band 1"))
     hand.bring("pots.png", hand.own_picture(320, 200))
     layer = hand.screen("phone").locator(".gf-band").nth(2).locator(".gf-layer")
     expect(layer).to_have_css("background-repeat", "no-repeat")

@@ -24,11 +24,16 @@
   );
   /** A column goes by the first words it holds, one without words by its own name. */
   const first = (column: Area) => firstWords(column.blocks) || column.name;
-  /** The chosen area is in sight, however many there are. */
   let crumbs = $state<HTMLElement>();
+  const area = $derived(selection.area?.id);
+  /** Whichever area was chosen is scrolled into sight, from side to side alone: what lies around it stays. */
   $effect(() => {
-    if (selection.area && crumbs)
-      crumbs.querySelector('.chosen, .around')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+    const chosen = area && crumbs?.querySelector('.chosen, .around');
+    for (const row of [crumbs, crumbs?.parentElement]) {
+      if (!chosen || !row) continue;
+      const [at, room] = [chosen.getBoundingClientRect(), row.getBoundingClientRect()];
+      row.scrollLeft += Math.max(0, at.right - room.right) - Math.max(0, room.left - at.left);
+    }
   });
   const joinBefore = (band: string) => joins.find((j) => j.bands[0] === band)?.join;
 </script>
