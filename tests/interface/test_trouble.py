@@ -2,7 +2,7 @@
 
 import re
 
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Page, Route, expect
 
 from tests.conftest import encoded, jpeg
 from tests.interface.test_the_job import frame
@@ -113,3 +113,31 @@ def test_an_application_that_does_not_answer_is_said(bench: Page, running):
     running.stop()
     bench.get_by_role("slider", name="Strength", exact=True).press("ArrowRight")
     expect(bench.get_by_role("alert")).to_contain_text("does not answer", timeout=120_000)
+
+
+def test_what_was_asked_of_the_page_before_is_not_said_of_this_one(bench: Page):
+    held: list[Route] = []
+
+    def asked(count: int) -> Route:
+        for _ in range(600):
+            if len(held) >= count:
+                return held[count - 1]
+            bench.wait_for_timeout(50)
+        raise AssertionError(f"{len(held)} questions")
+
+    verdict = bench.locator(".verdict")
+    bench.route("**/api/readings", lambda route: held.append(route) if len(held) < 2 else route.continue_())
+    bench.get_by_role("button", name="Dusk", exact=True).first.click()
+    strength = bench.get_by_role("textbox", name="Strength")
+    strength.fill("35")
+    strength.press("Enter")
+    first = asked(1)
+    expect(verdict).to_have_text(re.compile("falls short"))
+    bench.get_by_label("Page", exact=True).select_option("fern-book")
+    expect(verdict).to_have_text("")
+    with bench.expect_response("**/api/readings"):
+        first.continue_()
+    second = asked(2)
+    expect(verdict).to_have_text("")
+    second.continue_()
+    expect(verdict).to_have_text(re.compile("can be read"))

@@ -27,7 +27,7 @@
     >
   {/if}
   {#if eyes.kind}
-    <span class="seen" title={eyes.found?.sentence}>{eyes.found?.sentence ?? eyes.eye?.title ?? ''}</span>
+    <span class="seen" title={eyes.told?.sentence}>{eyes.told?.sentence ?? eyes.eye?.title ?? ''}</span>
     <button type="button" class="quiet act whitespace-nowrap" onclick={() => eyes.choose('')}
       >Own eyes again</button
     >

@@ -13,7 +13,10 @@ export class Eyes {
   all = $state.raw<Eye[]>([]);
   kind = $state('');
   dials = $state.raw<Record<string, number>>({});
-  found = $state.raw<SeenPage | null>(null);
+  /** What they see. Veils stay before the screens until the next ones come. */
+  private found = $state.raw<SeenPage | null>(null);
+  /** The page and the eyes that it was found for. */
+  private of = $state('');
   private readonly settling = new Settled(60);
   private readonly doc: Doc;
   private readonly selection: Selection;
@@ -26,6 +29,16 @@ export class Eyes {
     this.sight = sight;
     this.notices = notices;
     sight.shown.listen(() => this.look());
+  }
+
+  private get here(): string {
+    const { page, day } = this.selection.asked;
+    return `${page} ${day ?? ''} ${this.kind}`;
+  }
+
+  /** What they see of the page that is shown; null while it is not known. */
+  get told(): SeenPage | null {
+    return this.of === this.here ? this.found : null;
   }
 
   get eye(): Eye | undefined {
@@ -85,7 +98,7 @@ export class Eyes {
 
   /** What a block's words come to on a screen, as it is shown. Of pictures in turn the worst. */
   words(screen: string, block: string): SeenWords | null {
-    const mine = (this.found?.words ?? []).filter((w) => w.screen === screen && w.block === block);
+    const mine = (this.told?.words ?? []).filter((w) => w.screen === screen && w.block === block);
     const same = mine.filter((w) => w.pointed === this.sight.pointed);
     const there = (same.length > 0 ? same : mine).filter((w) => w.ratio !== null);
     return there.toSorted((a, b) => (a.ratio ?? 0) - (b.ratio ?? 0))[0] ?? null;
@@ -95,10 +108,13 @@ export class Eyes {
     const { kind, dials } = this;
     if (!kind || !this.doc.state) return;
     this.settling.run(async (signal) => {
+      const { here } = this;
       const { asked } = this.selection;
       try {
         const found = await client.seen({ ...asked, eye: kind, dials }, signal);
-        if (this.kind === kind) this.found = found;
+        if (this.kind !== kind) return;
+        this.found = found;
+        this.of = here;
       } catch (error) {
         if (signal.aborted || (await this.sight.late(error, asked.revision))) return;
         if (!(error instanceof Refused) || asked.patch.length === 0) this.notices.tell(error);

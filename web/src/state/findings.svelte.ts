@@ -174,6 +174,9 @@ export class Findings {
       if (question === this.answered || !this.doc.state) return;
       try {
         const { readings, ...verdict } = await client.readings(asked);
+        const { page, day } = this.selection.asked;
+        // what was asked of the page before says nothing of this one, whose own question comes next
+        if (page !== asked.page || day !== asked.day) return;
         this.readings = readings;
         this.verdict = verdict;
         this.answered = question;
