@@ -17,6 +17,7 @@ from . import errors
 from .by_site import OF, BySite, FirstSite
 from .font_files import ServedFonts
 from .guard import Door, Guard
+from .laid_in import lay_in
 from .lines import LINES
 from .site_routes import Sample, site_list_routes
 from .visit_routes import visit_routes
@@ -61,7 +62,7 @@ def create_app(data: Path, door: Door = LOOPBACK, cache: Cache | None = None, sa
     # what comes line by line is not held back until enough of it can be packed; films are packed already
     plain = (*DEFAULT_EXCLUDED_CONTENT_TYPES, LINES, "video/mp4")
     app.add_middleware(GZipMiddleware, minimum_size=1400, compresslevel=5, exclude_content_types=plain)
-    app.router.routes.extend([*site_list_routes(house, sample).routes, *visit_routes(house).routes])
+    lay_in(app, site_list_routes(house, sample), visit_routes(house))
     by_site = BySite(house)
     app.openapi = by_site.described(app.openapi)  # type: ignore[method-assign]
     app.mount(OF, by_site)

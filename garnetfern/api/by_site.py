@@ -15,6 +15,7 @@ from .bring_routes import bring_routes
 from .document_routes import computing_routes, document_routes
 from .file_routes import file_routes
 from .guard.door import OF
+from .laid_in import lay_in
 from .look_routes import look_routes
 from .news_routes import news_routes
 from .picture_routes import area_routes, shelf_routes, work_routes
@@ -40,9 +41,7 @@ def site_app(studio: Studio) -> FastAPI:
     looked = (look_routes, remedy_routes, release_routes, bring_routes)
     told = (routes(studio) for routes in (*looked, shelf_routes, work_routes, file_routes, news_routes, visitor_routes))
     computed = (routes(studio, versions) for routes in (document_routes, computing_routes, area_routes))
-    for part in (*told, *computed):
-        # as they are: an included router makes all its routes once more, in the midst of the first request
-        app.router.routes.extend(part.routes)
+    lay_in(app, *told, *computed)
 
     @app.api_route("/api/{rest:path}", methods=["GET", "POST", "PUT", "DELETE"], include_in_schema=False)
     def no_such(rest: str) -> None:

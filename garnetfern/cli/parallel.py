@@ -8,6 +8,7 @@ from pathlib import Path
 
 from ..core.colour.contrast import Requirement
 from ..core.document import Site
+from ..core.processes import begun_unheard, end_at_once
 from ..core.reading import Reader
 from ..service.views.report import Pages, Progress, Row, check_site, composed, demanding, fit_rows, run_over_widths
 from .common import on_day, opened, reader_of
@@ -65,6 +66,7 @@ class _Process:
 
 
 def _begin(wanted: Wanted) -> None:
+    end_at_once()
     _Process.reader, _Process.site = wanted.open()
     _Process.pages, _Process.width_run = composed(_Process.site), wanted.width_run
 
@@ -79,7 +81,9 @@ def check_at_once(wanted: Wanted, pages: Pages, jobs: int, say: Progress) -> Che
     whole = Checked()
     context = multiprocessing.get_context("spawn")
     with ProcessPoolExecutor(min(jobs, len(pages)), context, _begin, (wanted,)) as pool:
-        for n, found in enumerate(pool.map(_page, range(len(pages)))):
+        with begun_unheard():
+            waiting = pool.map(_page, range(len(pages)))
+        for n, found in enumerate(waiting):
             whole.add(found)
             say(pages[n][0], (n + 1) / len(pages))
     return whole

@@ -4,6 +4,7 @@ import multiprocessing
 import os
 from concurrent.futures import ProcessPoolExecutor, as_completed
 
+from ..core.processes import begun_unheard, end_at_once
 from ..core.telling import Told
 from .films import FILM, draw_film
 from .kept import all_kept, keep
@@ -25,10 +26,11 @@ def side_by_side(told: Told) -> dict[str, bytes]:
         return one_after_the_other()
     processes = min(4, os.cpu_count() or 1)
     told("drawing the pictures of the sample and its film", 0.0)
-    with ProcessPoolExecutor(processes, multiprocessing.get_context("spawn")) as pool:
-        # the film takes longest, so it is begun first; the picture that it looks at comes with it
-        waiting = [pool.submit(_film)]
-        waiting += [pool.submit(_picture, name) for name in DRAWERS if name != LOOKS_AT]
+    with ProcessPoolExecutor(processes, multiprocessing.get_context("spawn"), end_at_once) as pool:
+        with begun_unheard():
+            # the film takes longest, so it is begun first; the picture that it looks at comes with it
+            waiting = [pool.submit(_film)]
+            waiting += [pool.submit(_picture, name) for name in DRAWERS if name != LOOKS_AT]
         found: dict[str, bytes] = {}
         try:
             for n, done in enumerate(as_completed(waiting)):

@@ -13,6 +13,7 @@ from pathlib import Path
 from typing import Any
 
 from ..core.errors import GarnetfernError
+from ..core.processes import begun_unheard
 from .wire import BrokenWireError, Message, receive, send
 
 log = logging.getLogger("garnetfern")
@@ -60,14 +61,15 @@ class Worker:
     def __init__(self) -> None:
         ours, theirs = socket.socketpair()
         try:
-            self.process = subprocess.Popen(
-                [sys.executable, "-P", "-m", "garnetfern.sandbox.worker", str(theirs.fileno())],
-                pass_fds=[theirs.fileno()],
-                stdin=subprocess.DEVNULL,
-                stdout=subprocess.DEVNULL,
-                cwd="/",
-                env=_environment(),
-            )
+            with begun_unheard():
+                self.process = subprocess.Popen(
+                    [sys.executable, "-P", "-m", "garnetfern.sandbox.worker", str(theirs.fileno())],
+                    pass_fds=[theirs.fileno()],
+                    stdin=subprocess.DEVNULL,
+                    stdout=subprocess.DEVNULL,
+                    cwd="/",
+                    env=_environment(),
+                )
         except OSError as error:
             ours.close()
             raise RoomError(f"Pictures cannot be opened now: no worker can be started ({error.strerror}).") from error

@@ -210,6 +210,12 @@ def test_words_that_vanish_on_paper_are_found(monkeypatch):
     assert next(iter(found.values())).grave
 
 
+def test_small_targets_are_hard_to_press_and_nothing_of_them_is_lost():
+    file, _ = CASES["target"]
+    assert [m.grave for m in misfits(file, "target").values()] == [False] * len(misfits(file, "target"))
+    assert misfits(file, "target")
+
+
 def test_wider_setting_is_that_of_the_standard():
     file = site_of(text(wording="One two", size="20px"))
     reader, page = reader_of(file), file.site.pages[0]

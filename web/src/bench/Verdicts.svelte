@@ -76,14 +76,15 @@
     justify-content: flex-end;
     gap: 4px;
     min-height: 28px;
-    min-width: min(300px, 100%);
+    min-width: min-content;
+    max-width: 100%;
     margin-left: auto;
     padding-left: 12px;
   }
   /* two lines fit into the row: its end may say what was not looked at */
   .verdict {
     --lines: 2;
-    min-width: 0;
+    min-width: 240px;
     line-height: 1.2;
   }
   .seen {
@@ -101,6 +102,13 @@
     padding-left: 0;
   }
   @container bench (max-width: 1120px) {
+    /* what is shown beside the way back from it, and the sentence beneath */
+    .whole {
+      flex-wrap: wrap;
+    }
+    .seen {
+      max-width: calc(100% - 150px);
+    }
     .verdicts {
       /* a row of its own from the start, so that nothing moves when it speaks */
       flex-basis: 100%;
@@ -108,6 +116,22 @@
       min-height: 36px;
       margin-left: 0;
       padding-left: 0;
+    }
+  }
+  /* by one hand what can be done stands beside it, and the sentence has three lines */
+  @container bench (max-width: 559px) {
+    .verdicts {
+      min-width: 0;
+      min-height: 52px;
+    }
+    .verdict {
+      --lines: 3;
+      flex: 0 1 auto;
+      min-width: 0;
+    }
+    .seen {
+      white-space: normal;
+      line-height: 1.2;
     }
   }
 </style>

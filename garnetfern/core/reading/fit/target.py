@@ -31,7 +31,7 @@ def _in_the_way(one: Target, other: Target) -> bool:
 
 
 def found(look: Look) -> Iterator[Misfit]:
-    """Small targets that others are too near to. Nothing is pressed on paper."""
+    """Small targets that others are too near to: hard to press, not lost. Nothing is pressed on paper."""
     if look.situation.moment.printed:
         return
     wording = {words.id: words.wording for words in look.words}
@@ -45,4 +45,4 @@ def found(look: Look) -> Iterator[Misfit]:
         what = f"{worst.width:.0f} × {worst.height:.0f} px"
         sentence = f"{quoted(wording[block])} is {what} to press, with another too near; 24 × 24 are wanted."
         boxes = tuple(t.box for t in targets)
-        yield Misfit("target", block, sentence, boxes, LEAST - min(worst.width, worst.height))
+        yield Misfit("target", block, sentence, boxes, LEAST - min(worst.width, worst.height), False)
