@@ -22,6 +22,7 @@ from .ground import Around, Ground, Keep, Painter, all_sheets, around
 from .halving import least_at
 from .kinds import AT_HAND
 from .letters import Reading, judge, unread, worst_ratio
+from .ligatures import single_letters
 from .parts import edge_readings
 from .plan import Placed, Plan, plan_of
 from .ring import Ring, ring_of, ring_radius
@@ -54,8 +55,8 @@ class Reader:
         hollow = block.stroke.width if block.stroke is not None and block.stroke.hollow else None
         rings: list[Placed] = []
         for number, line in enumerate(block.lines):
-            for cluster, left, top, mask in self.glyphs.letters(line, hollow):
-                rings.append((line.start + cluster, number, left, top, self._ring(mask, radius)))
+            for index, left, top, mask in single_letters(self.glyphs, line, hollow, self.cache):
+                rings.append((line.start + index, number, left, top, self._ring(mask, radius)))
         return plan_of(rings, block.size)
 
     def _ring(self, mask: Mask, radius: float) -> Ring:

@@ -18,7 +18,8 @@ UNDERLINE_BELOW, UNDERLINE_THICK = 0.16, 0.06
 @dataclass(frozen=True)
 class Run:
     """Glyphs of one font file at a size, px, and a setting of its axes: ids, their pen positions from the line's start,
-    and the clusters they show."""
+    and the clusters they show. `joined` are the clusters of several characters that are one glyph, each with the index
+    behind the last of these and the pen's place there; from left to right alone."""
 
     face: str
     size: float
@@ -27,6 +28,7 @@ class Run:
     x: tuple[float, ...]
     y: tuple[float, ...]
     clusters: tuple[int, ...]
+    joined: tuple[tuple[int, int, float], ...] = ()
 
 
 @dataclass(frozen=True)

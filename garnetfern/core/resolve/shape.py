@@ -110,6 +110,7 @@ def shape(text: str, setting: Setting) -> Shaped:
         advances = face.advances(setting.asked, axes)
         hb.shape(face.sized(setting.asked, axes), buffer, UNJOINED if setting.spacing else None)
         glyphs, xs, ys, clusters = [], [], [], []
+        joined: list[tuple[int, int, float]] = []
         ends = [*(i.cluster for i in buffer.glyph_infos[1:]), None]
         for info, position, after in zip(buffer.glyph_infos, buffer.glyph_positions, ends, strict=True):
             glyphs.append(info.codepoint)
@@ -121,8 +122,12 @@ def shape(text: str, setting: Setting) -> Shaped:
             if position.x_advance:
                 pen += (position.x_advance + advances.correction(info.codepoint)) * _UNIT
             if after != info.cluster:
+                behind = len(piece) if after is None else after
+                if behind - info.cluster > 1 and buffer.direction == "ltr" and clusters.count(clusters[-1]) == 1:
+                    joined.append((clusters[-1], start + behind, pen))
                 pen += spacing + (between if piece[info.cluster] in SPACES else 0.0)
-        runs.append(Run(face.id, setting.used, axes, tuple(glyphs), tuple(xs), tuple(ys), tuple(clusters)))
+        places = tuple(glyphs), tuple(xs), tuple(ys), tuple(clusters)
+        runs.append(Run(face.id, setting.used, axes, *places, tuple(joined)))
     return Shaped(tuple(runs), pen, missing, frozenset(unsafe))
 
 
@@ -148,7 +153,13 @@ def pen_positions(text: str, setting: Setting) -> tuple[float, ...]:
 
 def _moved(shaped: Shaped, by: float, clusters: int) -> tuple[Run, ...]:
     return tuple(
-        replace(r, x=tuple(x + by for x in r.x), clusters=tuple(c + clusters for c in r.clusters)) for r in shaped.runs
+        replace(
+            r,
+            x=tuple(x + by for x in r.x),
+            clusters=tuple(c + clusters for c in r.clusters),
+            joined=tuple((c + clusters, behind + clusters, x + by) for c, behind, x in r.joined),
+        )
+        for r in shaped.runs
     )
 
 
@@ -161,7 +172,9 @@ def _part(whole: Shaped, first: int, last: int, pens: tuple[float, ...]) -> Shap
             take = slice(inside[0], inside[-1] + 1)
             xs = tuple(x - pens[first] for x in run.x[take])
             clusters = tuple(c - first for c in run.clusters[take])
-            runs.append(replace(run, glyphs=run.glyphs[take], x=xs, y=run.y[take], clusters=clusters))
+            cut = [(c - first, behind - first, x - pens[first]) for c, behind, x in run.joined if first <= c < last]
+            glyphs, ys = run.glyphs[take], run.y[take]
+            runs.append(replace(run, glyphs=glyphs, x=xs, y=ys, clusters=clusters, joined=tuple(cut)))
     return Shaped(tuple(runs), pens[last] - pens[first])
 
 

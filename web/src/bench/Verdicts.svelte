@@ -32,6 +32,7 @@
       >Own eyes again</button
     >
   {/if}
+  <span class="break" aria-hidden="true"></span>
   <p
     class="verdict clamped font-semibold"
     role="status"
@@ -101,14 +102,10 @@
     margin-left: 0;
     padding-left: 0;
   }
+  .break {
+    display: none;
+  }
   @container bench (max-width: 1120px) {
-    /* what is shown beside the way back from it, and the sentence beneath */
-    .whole {
-      flex-wrap: wrap;
-    }
-    .seen {
-      max-width: calc(100% - 150px);
-    }
     .verdicts {
       /* a row of its own from the start, so that nothing moves when it speaks */
       flex-basis: 100%;
@@ -116,6 +113,22 @@
       min-height: 36px;
       margin-left: 0;
       padding-left: 0;
+    }
+    /* what is shown beside the way back from it; beneath, always in a row of its own, what the words come to */
+    .whole {
+      flex-wrap: wrap;
+    }
+    .whole .break {
+      display: block;
+      flex-basis: 100%;
+    }
+    .whole .verdict {
+      min-height: 2.4em;
+      max-width: calc(100% - 240px);
+      align-content: center;
+    }
+    .seen {
+      max-width: calc(100% - 150px);
     }
   }
   /* by one hand what can be done stands beside it, and the sentence has three lines */
@@ -126,8 +139,11 @@
     }
     .verdict {
       --lines: 3;
-      flex: 0 1 auto;
       min-width: 0;
+    }
+    .whole .verdict {
+      min-height: 3.6em;
+      max-width: calc(100% - 215px);
     }
     .seen {
       white-space: normal;
