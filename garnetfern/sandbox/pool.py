@@ -129,12 +129,14 @@ class Worker:
 
 
 class Pool:
-    """At most `size` workers. Those who ask in a hurry come before work in the background."""
+    """At most `size` workers for those who ask in a hurry, as many for work in the background, `size` + 1 in all: to
+    code a film never keeps somebody waiting for a picture. Who is in a hurry comes first."""
 
     def __init__(self, size: int) -> None:
         self.size = size
         self._free: list[Worker] = []
         self._started = 0
+        self._busy = {True: 0, False: 0}
         self._hurried = 0
         self._there = threading.Condition()
         self._closed = False
@@ -144,20 +146,28 @@ class Pool:
         with self._there:
             self._hurried += hurry
             try:
-                self._there.wait_for(
-                    lambda: (self._free or self._started < self.size) and (hurry or self._hurried == 0)
-                )
+                self._there.wait_for(lambda: self._has_one(hurry))
             finally:
                 self._hurried -= hurry
             if self._closed:
                 raise RoomError("The application is ending.")
+            self._busy[hurry] += 1
             if self._free:
                 return self._free.pop()
             self._started += 1
             return None
 
-    def _give_back(self, worker: Worker | None) -> None:
+    def _has_one(self, hurry: bool) -> bool:
+        """Whether there is a worker for somebody who may have it now."""
+        return (
+            bool(self._free or self._started <= self.size)
+            and self._busy[hurry] < self.size
+            and (hurry or self._hurried == 0)
+        )
+
+    def _give_back(self, worker: Worker | None, hurry: bool) -> None:
         with self._there:
+            self._busy[hurry] -= 1
             if worker is None or self._closed:
                 self._started -= 1
             else:
@@ -169,6 +179,8 @@ class Pool:
     def ask(self, asked: Asked) -> Message:
         """Have a task done by the next free worker. Raises OverrunError or RoomError, or what `told` raises."""
         worker = self._take(asked.hurry)
+        if not asked.hurry:
+            self._spare()
         kept: Worker | None = None
         try:
             if worker is not None and worker.process.poll() is not None:
@@ -182,8 +194,33 @@ class Pool:
                 worker.end()
             raise
         finally:
-            self._give_back(kept)
+            self._give_back(kept, asked.hurry)
         return answer
+
+    def _spare(self) -> None:
+        """Begin a worker for the next in a hurry, where work in the background has taken the last that was ready: one
+        begun only then starts beside that work, which takes many times as long."""
+        with self._there:
+            if self._closed or self._free or self._started > self.size:
+                return
+            self._started += 1
+
+        def begin() -> None:
+            try:
+                worker = Worker()
+            except RoomError:
+                worker = None
+            with self._there:
+                kept = worker is not None and not self._closed
+                if worker is not None and kept:
+                    self._free.append(worker)
+                else:
+                    self._started -= 1
+                self._there.notify_all()
+            if worker is not None and not kept:
+                worker.end()
+
+        threading.Thread(target=begin, daemon=True, name="garnetfern-spare").start()
 
     def warm(self) -> None:
         """Have one worker ready."""
@@ -192,7 +229,7 @@ class Pool:
             worker = worker or Worker()
             log.info("a worker is ready; its walls: %s", worker.walls)
         finally:
-            self._give_back(worker)
+            self._give_back(worker, False)
 
     def walls(self) -> dict[str, bool]:
         """Which walls a ready worker has beside its limits."""

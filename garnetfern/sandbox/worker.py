@@ -33,11 +33,12 @@ def main(number: int) -> None:
     """Serve until the wire ends."""
     wire = socket.socket(fileno=number)
     network = walls.no_network()
-    os.nice(10)
     from .tasks import warm
     from .wire import BrokenWireError, receive, send
 
     warm()
+    # somebody may wait for it to be ready; work is done behind the application's own
+    os.nice(10)
     gc.freeze()
     walls.bounded()
     files = walls.no_files()

@@ -130,23 +130,44 @@ def test_what_overruns_or_dies_is_told_and_replaced(pool):
     assert pool.ask(Asked("examine", said, [jpeg()], 10, True))[0]["facts"]["width"] == 60
 
 
+def asking(pool, hurry, done):
+    """Somebody who has a small picture examined, and says so when it is done."""
+
+    def ask():
+        pool.ask(Asked("examine", {"name": "x", "look": False}, [jpeg()], 10, hurry))
+        done.append(hurry)
+
+    thread = threading.Thread(target=ask)
+    thread.start()
+    return thread
+
+
 def test_those_in_a_hurry_come_before_work_in_the_background(pool):
     pool.warm()
-    worker = pool._take(True)
-    order = []
+    hurried, behind = pool._take(True), pool._take(False)
+    done = []
+    later = asking(pool, False, done)
+    now = asking(pool, True, done)
+    while pool._hurried == 0:
+        time.sleep(0.01)
+    pool._give_back(behind, False)
+    time.sleep(0.2)
+    assert done == [], "there is a worker, and somebody in a hurry who waits for another"
+    pool._give_back(hurried, True)
+    now.join()
+    later.join()
+    assert sorted(done) == [False, True]
 
-    def ask(name, hurry):
-        pool.ask(Asked("examine", {"name": name, "look": False}, [jpeg()], 10, hurry))
-        order.append(name)
 
-    waiting = [threading.Thread(target=ask, args=("later", False)), threading.Thread(target=ask, args=("now", True))]
-    for thread in waiting:
-        thread.start()
-        time.sleep(0.1)
-    pool._give_back(worker)
-    for thread in waiting:
-        thread.join()
-    assert order == ["now", "later"]
+def test_work_in_the_background_never_takes_the_last_worker(pool):
+    behind = pool._take(False)
+    done = []
+    later = asking(pool, False, done)
+    asking(pool, True, done).join(timeout=20)
+    assert done == [True], "only who is in a hurry is served while the background has its share"
+    pool._give_back(behind, False)
+    later.join()
+    assert done == [True, False]
 
 
 TRIES = textwrap.dedent(

@@ -1,5 +1,6 @@
 """The kinds of long work on a site: fitting its pictures, and making its films' files."""
 
+import time
 from collections.abc import Callable
 
 from ...core.document import Site
@@ -8,6 +9,8 @@ from ..files.films import Films, Piece, cuts_of
 from ..files.fitting import Fitting
 from ..runtime.work import Report, Task, UnwantedError
 
+EVERY = 0.25
+"""How often it is told how far a film has come, s."""
 PARTS = 100
 """A piece of work on a film is told of in so many parts."""
 
@@ -49,14 +52,15 @@ class LongWork:
         done = 0
         while missing := self._films.missing(self._site()):
             piece, total = missing[0], (done + len(missing)) * PARTS
-            last = -1
+            said = time.monotonic()
 
             def told(share: float, piece: Piece = piece, total: int = total, before: int = done) -> None:
-                nonlocal last
-                part = int(share * PARTS)
-                if part == last:
+                nonlocal said
+                # each time something is written, and the site looked through
+                if time.monotonic() - said < EVERY:
                     return
-                last = part
+                said = time.monotonic()
+                part = int(share * PARTS)
                 report(before * PARTS + part, total, piece.said)
                 if piece.cut not in cuts_of(self._site(), self._fonts):
                     raise UnwantedError
