@@ -52,7 +52,7 @@ class LongWork:
         done = 0
         while missing := self._films.missing(self._site()):
             piece, total = missing[0], (done + len(missing)) * PARTS
-            said = time.monotonic()
+            said = 0.0
 
             def told(share: float, piece: Piece = piece, total: int = total, before: int = done) -> None:
                 nonlocal said
