@@ -10,6 +10,7 @@ import av
 import numpy as np
 
 from garnetfern.core.film.colour import Rgb
+from garnetfern.core.processes import never_first
 
 FINE = {"libx264": {"crf": "8"}, "libvpx-vp9": {"crf": "8", "b": "0"}, "libsvtav1": {"crf": "12", "preset": "9"}}
 
@@ -29,6 +30,7 @@ def drawn(count: int, size: tuple[int, int], seed: int = 1) -> Iterator[Rgb]:
         yield np.clip(frame, 0, 255).astype(np.uint8)
 
 
+@never_first()
 def film(
     encoder: str = "libx264",
     size: tuple[int, int] = (320, 180),

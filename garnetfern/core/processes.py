@@ -1,11 +1,15 @@
-"""Processes that work for another one, and what Ctrl+C does to them: they end at once, and say nothing.
+"""Processes that work for another one: what Ctrl+C does to them, and when it is their turn.
 
-A new interpreter answers it with a traceback from wherever it is, its own imports included.
+They end at once, and say nothing: a new interpreter answers Ctrl+C with a traceback from wherever it is, its own
+imports included. And no work goes before that of the people who wait.
 """
 
+import ctypes
+import os
 import signal
+import sys
 from collections.abc import Iterator
-from contextlib import contextmanager
+from contextlib import contextmanager, suppress
 
 _CTRL_C = frozenset({signal.SIGINT})
 
@@ -25,3 +29,46 @@ def end_at_once() -> None:
     """From now on Ctrl+C ends this process; one that was not heard does so now. For the beginning of a worker."""
     signal.signal(signal.SIGINT, signal.SIG_DFL)
     signal.pthread_sigmask(signal.SIG_UNBLOCK, _CTRL_C)
+
+
+_SYSTEM = ctypes.CDLL(None) if sys.platform.startswith("linux") else None
+_CAPABILITIES_3 = 0x20080522
+_SYS_NICE = 1 << 23
+
+
+class _Whose(ctypes.Structure):
+    """`struct __user_cap_header_struct` of capget(2): which version, and of which thread (0: this one)."""
+
+    _fields_ = (("version", ctypes.c_uint32), ("pid", ctypes.c_int))
+
+
+class _Capabilities(ctypes.Structure):
+    """`struct __user_cap_data_struct` of capget(2); there are two of them, for the lower and the upper 32."""
+
+    _fields_ = (("effective", ctypes.c_uint32), ("permitted", ctypes.c_uint32), ("inheritable", ctypes.c_uint32))
+
+
+@contextmanager
+def never_first() -> Iterator[None]:
+    """Meanwhile this thread, and those that it starts, cannot put themselves before others. Run by root, the coder of
+    AV1 makes itself and the thread that calls it real-time (SCHED_FIFO), for good: everything else then gets what it
+    leaves. Without the capability to do so (CAP_SYS_NICE of Linux) it goes on as for anybody."""
+    whose, own = _Whose(_CAPABILITIES_3, 0), (_Capabilities * 2)()
+    if _SYSTEM is None or _SYSTEM.capget(ctypes.byref(whose), own) != 0 or not own[0].effective & _SYS_NICE:
+        yield
+        return
+    own[0].effective &= ~_SYS_NICE
+    _SYSTEM.capset(ctypes.byref(whose), own)
+    try:
+        yield
+    finally:
+        own[0].effective |= _SYS_NICE
+        _SYSTEM.capset(ctypes.byref(whose), own)
+
+
+def only_when_idle() -> None:
+    """From now on this thread, and those that it starts, work when nothing else wants the processors (SCHED_IDLE of
+    Linux; elsewhere as before)."""
+    if sys.platform.startswith("linux"):
+        with suppress(OSError):
+            os.sched_setscheduler(0, os.SCHED_IDLE, os.sched_param(0))

@@ -18,6 +18,8 @@ from .wire import BrokenWireError, Message, receive, send
 
 log = logging.getLogger("garnetfern")
 START_SECONDS = 60.0
+BEHIND = 6
+"""What gets only the time that nobody else wants may take so many times as long."""
 
 
 class RoomError(GarnetfernError):
@@ -43,8 +45,8 @@ def _environment() -> dict[str, str]:
 
 @dataclass(frozen=True)
 class Asked:
-    """A task with its plain data and blobs, and a file that it may read; it has so many seconds. `told` hears how far
-    it is, 0..1; what it raises ends the task."""
+    """A task with its plain data and blobs, and a file that it may read; it has so many seconds of a core, which come
+    late to what is in no hurry. `told` hears how far it is, 0..1; what it raises ends the task."""
 
     task: str
     said: dict[str, Any]
@@ -53,6 +55,11 @@ class Asked:
     hurry: bool = True
     path: Path | None = None
     told: Callable[[float], object] = lambda _: None
+
+    @property
+    def patience(self) -> float:
+        """How long it is waited for, s."""
+        return self.seconds * (1 if self.hurry else BEHIND)
 
 
 class Worker:
@@ -103,10 +110,10 @@ class Worker:
 
     def ask(self, asked: "Asked") -> Message:
         """Have a task done. Raises OverrunError, or what `told` raises; then this worker is of no more use."""
-        until = time.monotonic() + asked.seconds
-        self.wire.settimeout(asked.seconds)
+        until = time.monotonic() + asked.patience
+        self.wire.settimeout(asked.patience)
         try:
-            said = {**asked.said, "task": asked.task, "seconds": asked.seconds}
+            said = {**asked.said, "task": asked.task, "seconds": asked.seconds, "hurry": asked.hurry}
             if asked.path is None:
                 send(self.wire, said, asked.blobs)
             else:

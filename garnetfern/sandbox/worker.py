@@ -7,8 +7,10 @@ import gc
 import os
 import socket
 import sys
+from concurrent.futures import ThreadPoolExecutor
 from typing import Any
 
+from ..core.processes import only_when_idle
 from . import walls
 
 
@@ -27,6 +29,15 @@ def _carry_out(header: dict[str, Any], blobs: list[bytes]) -> tuple[dict[str, An
         return {"failed": "memory"}, []
     except Exception as error:
         return {"failed": "error", "what": type(error).__name__}, []
+
+
+def _in_its_turn(header: dict[str, Any], blobs: list[bytes]) -> tuple[dict[str, Any], list[bytes]]:
+    """Work that somebody waits for at once; what is done in the background (a film is coded by two threads), by a
+    thread that gets only what nobody else wants: this process goes on to what people wait for afterwards."""
+    if header.get("hurry", True):
+        return _carry_out(header, blobs)
+    with ThreadPoolExecutor(1, initializer=only_when_idle) as behind:
+        return behind.submit(_carry_out, header, blobs).result()
 
 
 def main(number: int) -> None:
@@ -49,7 +60,7 @@ def main(number: int) -> None:
             header, blobs = receive(wire)
             walls.seconds_left(float(header["seconds"]))
             header["tell"] = lambda share: send(wire, {"told": share}, [])
-            answer, found = _carry_out(header, blobs)
+            answer, found = _in_its_turn(header, blobs)
             if "file" in header:
                 os.close(int(header["file"]))
             del blobs

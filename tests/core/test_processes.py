@@ -3,8 +3,11 @@ import signal
 import subprocess
 import sys
 import threading
+from concurrent.futures import ThreadPoolExecutor
 
-from garnetfern.core.processes import begun_unheard
+import pytest
+
+from garnetfern.core.processes import begun_unheard, never_first, only_when_idle
 
 BUSY = "import signal, time; print(signal.SIGINT in signal.pthread_sigmask(signal.SIG_BLOCK, []), flush=True); {}"
 
@@ -41,3 +44,49 @@ def test_another_thread_leaves_the_mask_of_this_one():
     done.start()
     done.join()
     assert signal.SIGINT not in signal.pthread_sigmask(signal.SIG_BLOCK, [])
+
+
+def policy():
+    return os.sched_getscheduler(0)
+
+
+@pytest.fixture
+def behind():
+    """Carries a call out in a thread of its own: what is done to it ends with it."""
+    with ThreadPoolExecutor(1) as one:
+        yield lambda call: one.submit(call).result()
+
+
+@pytest.mark.skipif(not sys.platform.startswith("linux"), reason="policies of Linux")
+def test_what_is_never_first_cannot_make_itself_real_time_and_the_rest_may_what_it_might(behind):
+    def tried():
+        try:
+            os.sched_setscheduler(0, os.SCHED_FIFO, os.sched_param(1))
+        except PermissionError:
+            return False
+        os.sched_setscheduler(0, os.SCHED_OTHER, os.sched_param(0))
+        return True
+
+    def meanwhile():
+        before = tried()
+        with never_first():
+            within = tried()
+        return before, within, tried()
+
+    before, within, after = behind(meanwhile)
+    assert not within
+    assert after == before
+
+
+@pytest.mark.skipif(not sys.platform.startswith("linux"), reason="policies of Linux")
+def test_what_works_when_idle_starts_others_that_do_so_too_and_leaves_its_process_as_it_was(behind):
+    def both():
+        only_when_idle()
+        own = threading.Thread(target=lambda: found.append(policy()))
+        own.start()
+        own.join()
+        return policy()
+
+    found = []
+    assert (behind(both), found) == (os.SCHED_IDLE, [os.SCHED_IDLE])
+    assert policy() != os.SCHED_IDLE

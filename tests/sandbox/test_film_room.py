@@ -3,6 +3,7 @@
 import io
 import os
 import signal
+import sys
 import threading
 import time
 from fractions import Fraction
@@ -150,6 +151,22 @@ def _is_ours(process):
     except OSError:
         return False
     return "garnetfern.sandbox.worker" in said and int(parent) == os.getpid()
+
+
+def _policies(threads="*"):
+    """By which policies of Linux threads of our workers get their time (proc(5), the 41st field of stat)."""
+    ours = filter(_is_ours, map(int, filter(str.isdigit, os.listdir("/proc"))))
+    stats = (stat for one in ours for stat in Path(f"/proc/{one}/task").glob(f"{threads or one}/stat"))
+    return {int(stat.read_text().rsplit(")", 1)[1].split()[38]) for stat in stats}
+
+
+@pytest.mark.skipif(not sys.platform.startswith("linux"), reason="policies of Linux")
+@pytest.mark.parametrize("codec", ["av1", "h264"])
+def test_a_film_is_coded_in_time_that_nobody_else_wants_and_what_people_wait_for_is_not(room, long_film, codec):
+    seen = set()
+    assert room.films.code(*long_film, codec, lambda _: seen.update(_policies())).data
+    assert seen == {os.SCHED_OTHER, os.SCHED_IDLE}
+    assert _policies(threads="") == {os.SCHED_OTHER}  # of those that began: they take up what comes next
 
 
 def test_a_task_that_takes_too_long_is_ended(room, long_film, monkeypatch):

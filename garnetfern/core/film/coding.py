@@ -11,6 +11,7 @@ import cv2
 import numpy as np
 from av.video.stream import VideoStream
 
+from ..processes import never_first
 from .colour import Rgb, rgb_of
 
 Codec = Literal["av1", "h264"]
@@ -64,6 +65,7 @@ def carried(frame: Rgb, size: tuple[int, int]) -> Rgb:
     return rgb_of(_halved(scaled(frame, size)))
 
 
+@never_first()
 def _write(
     frames: Iterator[Rgb], count: int, rate: Fraction, size: tuple[int, int], codec: Codec, how: int | None, fine: int,
     told: Told, preset: str,
