@@ -3,16 +3,20 @@
 Usage: python scripts/fidelity_met.py [TRIPLES] [REMEDIED] [WIDTHS] [FINE]: how many (page, screen, situation) are
 compared with headless Chromium, for how many failing pages remedies are measured there, for how many pages every width
 is read, how many pages are compared on a screen of two px per CSS px. A part with 0 is left as it was. Takes about two
-seconds a triple, thirty a remedied page, a minute a page of widths, ten a page on fine screens.
+seconds a triple, twenty a remedied page and a minute a page of widths (two at a time), ten a page on fine screens.
 """
 
 import json
 import sys
 import time
-from collections.abc import Iterator
+from collections import deque
+from collections.abc import Callable, Iterator
+from concurrent.futures import ProcessPoolExecutor
 from dataclasses import asdict, replace
 from datetime import UTC, datetime
+from functools import partial
 from itertools import count, pairwise
+from multiprocessing import get_context
 from pathlib import Path
 from typing import Any
 
@@ -38,6 +42,7 @@ TARGET = HOUSE / "docs" / "fidelity-situations.md"
 KEPT = HOUSE / ".stamps" / "fidelity-situations.json"
 """The figures of the last runs, so that one part can be measured alone."""
 Rows = list[dict[str, Any]]
+AT_ONCE = 2
 
 
 def _said(text: str) -> None:
@@ -67,32 +72,47 @@ def triples(browser: Browser, wanted: int) -> Rows:
     return rows
 
 
-def _pages() -> Iterator[tuple[int, Sample]]:
-    """Banners over drawn pictures, and over photographs that the application has never seen, at rest and in turns."""
-    for n in count():
-        yield n, (generate(20_000 + n), photographed(200 + n), taking_turns(n))[n % 3]
+def _page(seed: int) -> tuple[Sample, int]:
+    """A banner over drawn pictures, over a photograph that the application has never seen, or over such a one at turns
+    with others, each a third; and which of its kind it is."""
+    n, kind = divmod(seed, 3)
+    return (lambda: generate(20_000 + seed), lambda: photographed(200 + seed), lambda: taking_turns(seed))[kind](), n
 
 
-def remedied(browser: Browser, wanted: int) -> Rows:
-    """For so many pages whose words fall short: every remedy, measured where its reading is worst; on every fifth also
-    what they keep of the picture; every tenth is mended as a whole and looked at in every situation."""
+def remedied_page(seed: int) -> Rows:
+    """A page whose words fall short: every remedy, measured where its reading is worst; on every fifth of a kind also
+    what they keep of the picture; every tenth of a kind is mended as a whole and looked at in every situation. Nothing
+    for a page on which no words that can be measured fall short."""
+    sample, nth = _page(seed)
+    reader = reader_of(sample, own_book())
+    search = search_of(reader, sample)
+    if search is None:
+        return []
+    with chromium() as browser:
+        rows: Rows = [
+            {"kind": "none", "page": seed} if one is None else {**asdict(one), "page": seed}
+            for one in tried(browser, reader, sample.site, search, nth % 5 == 0)
+        ]
+        if nth % 10 == 0:
+            rows.append({"page": seed, **_mended(browser, reader, sample)})
+    return rows or [{"kind": "none", "page": seed}]
+
+
+def remedied(wanted: int, keep: Callable[[Rows], None]) -> None:
+    """So many pages, two at a time; kept after each, so that what was measured is there whenever it is stopped."""
     rows: Rows = []
     pages = 0
-    for seed, sample in _pages():
-        if pages >= wanted:
-            return rows
-        reader = reader_of(sample, own_book())
-        search = search_of(reader, sample)
-        if search is None:
-            continue
-        for one in tried(browser, reader, sample.site, search, pages % 5 == 0):
-            row = {"kind": "none"} if one is None else asdict(one)
-            rows.append({**row, "page": seed})
-            _said(f"{pages + 1} of {wanted} pages, {len(rows)} remedies")
-        if pages % 10 == 0:
-            rows.append({"page": seed, **_mended(browser, reader, sample)})
-        pages += 1
-    return rows
+    with ProcessPoolExecutor(AT_ONCE, get_context("spawn")) as pool:
+        seeds = count()
+        under_way = deque(pool.submit(remedied_page, next(seeds)) for _ in range(2 * AT_ONCE))
+        while pages < wanted:
+            found = under_way.popleft().result()
+            rows += found
+            pages += bool(found)
+            keep(rows)
+            _said(f"{pages} of {wanted} pages, {len(rows)} remedies")
+            under_way.append(pool.submit(remedied_page, next(seeds)))
+        pool.shutdown(cancel_futures=True)
 
 
 def _mended(browser: Browser, reader: Reader, sample: Sample) -> dict[str, Any]:
@@ -120,28 +140,34 @@ def fine(browser: Browser, wanted: int) -> Rows:
     return rows
 
 
-def widths(wanted: int) -> Rows:
-    """For so many pages: every width read, beside what the run says of it from the widths that it looked at."""
+def widths_of(seed: int) -> dict[str, Any]:
+    """A page read at every width, beside what the run says of it from the widths that it looked at."""
+    sample = generate(30_000 + seed)
+    reader = Reader(shipped_fonts(), MemoryPictures(sample.originals))
+    run = WidthRun(reader, sample.site, sample.site.pages[0])
+    points = run.run()
+    looked = len(points)
+    other, off = 0, 0.0
+    for one, two in pairwise(points):
+        for width in range(one.width + 1, two.width):
+            true = run.at(width)
+            other += true.short != one.short
+            if true.worst and one.worst and two.worst:
+                part = (width - one.width) / (two.width - one.width)
+                first, last = one.worst[1] / one.worst[2], two.worst[1] / two.worst[2]
+                said = first + (last - first) * part
+                off = max(off, abs(said / (true.worst[1] / true.worst[2]) - 1))
+    return {"page": seed, "looked": looked, "other": other, "off": off, "widths": LAST - FIRST + 1}
+
+
+def widths(wanted: int, keep: Callable[[Rows], None]) -> None:
+    """So many pages, two at a time; kept after each."""
     rows: Rows = []
-    for seed in range(wanted):
-        sample = generate(30_000 + seed)
-        reader = Reader(shipped_fonts(), MemoryPictures(sample.originals))
-        run = WidthRun(reader, sample.site, sample.site.pages[0])
-        points = run.run()
-        looked = len(points)
-        other, off = 0, 0.0
-        for one, two in pairwise(points):
-            for width in range(one.width + 1, two.width):
-                true = run.at(width)
-                other += true.short != one.short
-                if true.worst and one.worst and two.worst:
-                    part = (width - one.width) / (two.width - one.width)
-                    first, last = one.worst[1] / one.worst[2], two.worst[1] / two.worst[2]
-                    said = first + (last - first) * part
-                    off = max(off, abs(said / (true.worst[1] / true.worst[2]) - 1))
-            _said(f"{seed + 1} of {wanted} pages, width {two.width}")
-        rows.append({"page": seed, "looked": looked, "other": other, "off": off, "widths": LAST - FIRST + 1})
-    return rows
+    with ProcessPoolExecutor(AT_ONCE, get_context("spawn")) as pool:
+        for row in pool.map(widths_of, range(wanted)):
+            rows.append(row)
+            keep(rows)
+            _said(f"{len(rows)} of {wanted} pages at every width")
 
 
 def _share(part: float, whole: float) -> str:
@@ -257,12 +283,12 @@ def main() -> None:
     with chromium() as browser:
         if asked[0]:
             keep("triples", triples(browser, asked[0]))
-        if asked[1]:
-            keep("remedied", remedied(browser, asked[1]))
         if asked[3]:
             keep("fine", fine(browser, asked[3]))
+    if asked[1]:
+        remedied(asked[1], partial(keep, "remedied"))
     if asked[2]:
-        keep("widths", widths(asked[2]))
+        widths(asked[2], partial(keep, "widths"))
 
 
 if __name__ == "__main__":
