@@ -8,6 +8,7 @@ import tempfile
 import weakref
 from collections.abc import Iterator
 from contextlib import contextmanager
+from dataclasses import dataclass
 from pathlib import Path
 from typing import Any
 
@@ -81,7 +82,8 @@ LETTERING = """(id) => {
   const walk = document.createTreeWalker(document.querySelector('.gf-' + id), NodeFilter.SHOW_TEXT);
   while (walk.nextNode() && !walk.currentNode.data.trim());
   const style = getComputedStyle(walk.currentNode.parentElement);
-  return [style.webkitTextFillColor, style.fontSize];
+  return [style.webkitTextFillColor, style.fontSize, style.webkitTextStrokeColor, style.webkitTextStrokeWidth,
+    style.textShadow];
 }"""
 CLASSES = 6
 """Letters are shown in turns, every third one of every second line, so that no two of them touch."""
@@ -100,6 +102,35 @@ div.gf-control { display: none !important; } html { background: white !important
 .gf-behind { border-color: transparent !important; box-shadow: none !important; }
 .gf-words { color: transparent !important; text-shadow: none !important; -webkit-text-stroke: 0 !important;
   -webkit-text-fill-color: currentcolor !important; }"""
+
+
+@dataclass(frozen=True)
+class Set:
+    """How the browser has set letters: their colour, their size in px, of hollow ones, whose colour is that of their
+    line, how wide it is in px (0: they are filled), and whether they cast a shadow."""
+
+    fill: Fill
+    size: float
+    hollow: float
+    shadow: bool
+
+    @property
+    def covered(self) -> bool:
+        """Whether their own shadow is painted over their colour: that of hollow ones falls on their line."""
+        return bool(self.hollow) and self.shadow
+
+
+UNLINED = "-webkit-text-stroke-color: transparent !important;"
+
+
+def _fill(colour: str) -> Fill:
+    red, green, blue, *alpha = map(float, re.findall(r"[\d.]+", colour))
+    return red, green, blue, alpha[0] if alpha else 1.0
+
+
+def _all(block: str) -> str:
+    """Everything that letters of a block are set in, before any rule for all words."""
+    return f":is(.gf-{block}, .gf-{block} *):is(*, #more)"
 
 
 @contextmanager
@@ -161,11 +192,17 @@ class Opened:
         """Characters of every block with their boxes, in the order of the text."""
         return dict(self.page.evaluate(LETTERS))
 
-    def lettering(self, block: str) -> tuple[Fill, float]:
-        """The fill of the block's letters, and their size in px, as the browser has computed them."""
-        fill, size = self.page.evaluate(LETTERING, block)
-        red, green, blue, *alpha = map(float, re.findall(r"[\d.]+", fill))
-        return (red, green, blue, alpha[0] if alpha else 1.0), float(size.removesuffix("px"))
+    def lettering(self, block: str) -> "Set":
+        """How the block's letters are set."""
+        fill, size, line, width, shadow = self.page.evaluate(LETTERING, block)
+        inside, around = _fill(fill), _fill(line)
+        hollow = float(width.removesuffix("px")) if inside[3] == 0 else 0.0
+        return Set(around if hollow else inside, float(size.removesuffix("px")), hollow, shadow != "none")
+
+    def ground(self, block: str, part: Part | None = None) -> NDArray[np.float32]:
+        """The page, or a part of it, without the letters of the block."""
+        hollow = self.lettering(block).hollow
+        return self.styled(HIDDEN + (f"{_all(block)} {{ {UNLINED} }}" if hollow else ""), part)
 
     def styled(self, css: str, part: Part | None = None) -> NDArray[np.float32]:
         """The whole page, or a part of it, with more CSS, as pixels."""
@@ -176,23 +213,30 @@ class Opened:
         return pixels(shot)
 
     def ink(self, block: str, part: Part | None = None) -> list[NDArray[np.float32]]:
-        """The block's letters in black on white, a picture for each class of letters."""
+        """The block's letters, of hollow ones their line, in black on white, a picture for each class of letters."""
         found = []
         for wanted in range(CLASSES):
             self.page.evaluate(PROBE, [f".gf-{block}", wanted])
             found.append(self.styled(INK_ONLY + f".gf-{block}::highlight(probe) {{ color: black; }}", part))
         self.page.evaluate("() => CSS.highlights.clear()")
-        return whole_letters(found, self.styled(INK_ONLY + f".gf-{block} {{ color: black !important; }}", part))
+        hollow = self.lettering(block).hollow
+        if not hollow:
+            # an own colour of a phrase would win over its block's
+            return whole_letters(found, self.styled(f"{INK_ONLY}{_all(block)} {{ color: black !important; }}", part))
+        line = f"-webkit-text-fill-color: transparent !important; -webkit-text-stroke: {hollow}px black !important;"
+        return _nearest(found, self.styled(f"{INK_ONLY}{_all(block)} {{ {line} }}", part))
 
     def front(self, block: str, fill: Fill, part: Part | None = None) -> NDArray[np.float32]:
         """How letters of the block would look if they covered everything there, with what is painted over them."""
         red, green, blue, alpha = fill
         colour = f"rgb({red:g} {green:g} {blue:g} / {alpha:g})"
-        bare = f".gf-{block} {{ text-shadow: none !important; -webkit-text-stroke: 0 !important; }}"
+        own, order = "text-shadow: none !important; -webkit-text-stroke: 0 !important", "auto"
+        if self.lettering(block).hollow:  # the shadow of hollow letters falls on their line
+            own, order = UNLINED, "-1"
+        bare = f".gf-{block} {{ {own} }}"
         flat = f".gf-{block}:not(.gf-plated) {{ background: {colour} !important; box-shadow: 0 0 0 1em {colour}; }}"
-        raised = (
-            f".gf-{block}.gf-plated::after {{ content: ''; position: absolute; inset: -1em; background: {colour}; }}"
-        )
+        over = f"content: ''; position: absolute; inset: -1em; background: {colour}; z-index: {order};"
+        raised = f".gf-{block}.gf-plated::after {{ {over} }}"
         return self.styled(HIDDEN + bare + flat + raised, part)
 
     def close(self) -> None:
@@ -203,6 +247,19 @@ class Opened:
         self._remove()
 
 
+def _away(inks: list[NDArray[np.float32]]) -> NDArray[np.intp]:
+    """Of which class the letter is that a pixel is nearest to."""
+    away = [cv2.distanceTransform((ink[..., 0] > 127).astype(np.uint8), cv2.DIST_L2, 5) for ink in inks]
+    return np.asarray(np.stack(away).argmin(axis=0), dtype=np.intp)
+
+
+def _nearest(inks: list[NDArray[np.float32]], lines: NDArray[np.float32]) -> list[NDArray[np.float32]]:
+    """The lines along all letters by class: a highlight shows letters filled alone, so each pixel of a line belongs to
+    the filled letter that it is nearest to."""
+    nearest = _away(inks)
+    return [255 - (255 - lines) * (nearest == n)[..., None] for n in range(len(inks))]
+
+
 def whole_letters(inks: list[NDArray[np.float32]], every: NDArray[np.float32]) -> list[NDArray[np.float32]]:
     """Letters by class with what a highlight cuts off at their advance: ink that is in the picture of all of them alone
     belongs to the letter that it is nearest to."""
@@ -211,8 +268,7 @@ def whole_letters(inks: list[NDArray[np.float32]], every: NDArray[np.float32]) -
     where = cut.max(axis=2) > CUT
     if not where.any():
         return inks
-    away = np.stack([cv2.distanceTransform((ink[..., 0] > 127).astype(np.uint8), cv2.DIST_L2, 5) for ink in inks])
-    nearest = away.argmin(axis=0)
+    nearest = _away(inks)
     return [ink - cut * (where & (nearest == n))[..., None] for n, ink in enumerate(inks)]
 
 

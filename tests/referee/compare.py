@@ -36,6 +36,8 @@ class Outcome:
     within: float = 1.0
     readings: list[tuple[str, float, float, float]] = field(default_factory=list)
     """Block, the core's ratio, the browser's ratio, what is required."""
+    hollow: int = 0
+    """How many of these are of hollow letters."""
 
 
 def _boxes(record: PageRecord, opened: Opened, outcome: Outcome) -> None:
@@ -65,10 +67,10 @@ def _pixels(record: PageRecord, opened: Opened, reader: Reader, outcome: Outcome
 
 
 def _reading(block: str, core: float, required: float, opened: Opened, plates: bool, outcome: Outcome) -> None:
-    ground = opened.styled(HIDDEN)
-    fill, size = opened.lettering(block)
-    front = opened.front(block, fill) if plates else None
-    ratios = letter_ratios(ground, opened.ink(block), opened.letters()[block], size, fill, front)
+    found = opened.lettering(block)
+    front = opened.front(block, found.fill) if plates or found.covered else None
+    letters = opened.letters()[block]
+    ratios = letter_ratios(opened.ground(block), opened.ink(block), letters, found.size, found.fill, front)
     outcome.readings.append((block, core, min(ratio for _, ratio in ratios), required))
 
 
@@ -116,8 +118,8 @@ def compare(
         if with_readings:
             for block in (b for b in record.blocks() if b.words):
                 found = reader.read(record, block, situation, sample.site.requirement)
-                hollow = block.stroke is not None and block.stroke.hollow
-                if found.ratio is not None and not hollow:
+                if found.ratio is not None:
+                    outcome.hollow += block.stroke is not None and block.stroke.hollow
                     _reading(block.id, found.ratio, found.required, opened, plates, outcome)
         outcomes.append(outcome)
     opened.close()

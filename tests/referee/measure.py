@@ -73,10 +73,12 @@ def ratio_picture(
     return np.asarray((np.maximum(front, behind) + 0.05) / (np.minimum(front, behind) + 0.05))
 
 
-def front_ratios(ground: Image, size: float, front: Image, cover: NDArray[np.float64]) -> NDArray[np.float64]:
+def front_ratios(
+    ground: Image, size: float, front: Image, cover: NDArray[np.float64], unit: int = 1
+) -> NDArray[np.float64]:
     """The ratio of letters over which something is painted: `front` is what their colour has become everywhere,
     `cover` how much of each pixel they cover."""
-    side = 2 * int(np.floor((max(3.0, 0.25 * size) - 1) / 2 + 0.5)) + 1
+    side = 2 * int(np.floor((max(3.0 * unit, 0.25 * size) - 1) / 2 + 0.5)) + 1
     around = (side, side)
     front = front[: ground.shape[0], : ground.shape[1]]
     behind = cv2.blur(luminance(ground), around, borderType=cv2.BORDER_REPLICATE)
@@ -96,13 +98,13 @@ def letter_ratios(
     unit: int = 1,
 ) -> list[tuple[str, float]]:
     """The ratio of every letter. `inks` are the letters of each class in black on white, `fill` has alpha 0..1; with
-    `front` something is painted over the letters, and that is what has become of their colour. `unit`: px in a CSS px,
-    where nothing is painted over them."""
+    `front` something is painted over the letters, and that is what has become of their colour. `unit`: px in a CSS
+    px."""
     if front is None:
         ratios = ratio_picture(ground, size, fill, unit)
     else:
         cover = np.clip(sum((255.0 - ink[..., 0].astype(np.float64)) / 255 for ink in inks), 0, 1)
-        ratios = front_ratios(ground, size, front, cover)
+        ratios = front_ratios(ground, size, front, cover, unit)
     return [
         (letter, figure(ratios[where], weights)) for letter, where, weights in letter_rings(inks, letters, size, unit)
     ]

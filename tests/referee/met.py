@@ -22,7 +22,7 @@ from garnetfern.fonts import shipped_fonts
 from garnetfern.service.files.memory import MemoryPictures
 
 from .banners import Sample, generate
-from .browser import HIDDEN, Opened, Part, pixels
+from .browser import Opened, Part, pixels
 from .compare import without_fonts
 from .measure import letter_ratios
 from .moments import frozen, sought
@@ -93,11 +93,13 @@ def seen_ratio(opened: Opened, block: str, sight: tuple[float, float] | None = N
     letters = opened.letters()[block]
     if sight is not None:
         letters = [_whole(letter, *sight) for letter in letters]
-    fill, size = opened.lettering(block)
-    part = _part(opened, letters, size)
+    found = opened.lettering(block)
+    part = _part(opened, letters, found.size)
     k = opened.density
     moved = [[c, k * (x - part[0]), k * (y - part[1]), k * w, k * h] for c, x, y, w, h in letters]
-    ratios = letter_ratios(opened.styled(HIDDEN, part), opened.ink(block, part), moved, k * size, fill, unit=k)
+    front = opened.front(block, found.fill, part) if found.covered else None
+    inks = opened.ink(block, part)
+    ratios = letter_ratios(opened.ground(block, part), inks, moved, k * found.size, found.fill, front, k)
     return min((ratio for _, ratio in ratios), default=None)
 
 
@@ -179,8 +181,7 @@ def met(
             record = reader.resolve(site, page, replace(situation, moment=replace(situation.moment, scroll=top / way)))
             sight = (top, situation.moment.viewport.height)
         for block in [b for b in record.blocks() if b.words and b.lines and only in (None, b.id)][:blocks]:
-            hollow = block.stroke is not None and block.stroke.hollow
-            if hollow or (sight and _cut_through(opened, block.id, *sight)):
+            if sight and _cut_through(opened, block.id, *sight):
                 continue
             core = reader.read(record, block, situation, site.requirement)
             seen = seen_ratio(opened, block.id, sight)
@@ -201,8 +202,7 @@ def fine_screens(browser: Browser, sample: Sample, book: FontBook, density: int 
         opened.at(int(situation.moment.viewport.width), int(situation.moment.viewport.height))
         for block in (b for b in record.blocks() if b.words and b.lines):
             core = reader.read(record, block, situation, site.requirement)
-            hollow = block.stroke is not None and block.stroke.hollow
-            seen = None if hollow else seen_ratio(opened, block.id)
+            seen = seen_ratio(opened, block.id)
             if core.ratio is not None and seen is not None:
                 name = f"{site.name}, {situation.name}, {block.id}"
                 yield Met(name, situation.kind, core.ratio, seen, core.required)

@@ -42,6 +42,7 @@ WIDE = 1440
 SIZES = ("9px", "11px", "13.3px", "17px", "clamp(22px, 3.1vw, 47px)", "64px", "7.7vw", "120px")
 WEIGHTS = (100, 200, 300, 400, 700, 900)
 SPACINGS = ("0px", "0px", "-0.02em", "-0.05em", "-1.3px", "0.06em")
+LINES = ("1px", "0.03em", "0.06em", "2px", "3px")
 COLOURS = ("#ffffff", "#ffffffb0", "#fbf7ee", "#10201a", "#10201acc", "#f2d9a0", "#7a1f2b")
 
 
@@ -66,11 +67,21 @@ def _hard(rng: random.Random, lettering: dict[str, Any]) -> None:
     lettering["colour"] = rng.choice(COLOURS)
 
 
+def _hollow(rng: random.Random, lettering: dict[str, Any]) -> None:
+    """A fifth of them hollow, half of these with a shadow, which falls on their line."""
+    if rng.random() < 0.2:
+        lettering |= {"outline": {"width": rng.choice(LINES), "colour": lettering["colour"]}, "hollow": True}
+        cast = {"across": "1px", "down": "2px", "blur": rng.choice(["0px", "8px"]), "colour": "#00000090"}
+        lettering["shadow"] = cast if rng.random() < 0.5 else None
+
+
 def _lettered(plain: dict[str, Any], rng: random.Random) -> Site:
     """A site whose words are all set like that."""
+    lines = random.Random(plain["name"])
     for band in plain["pages"][0]["bands"]:
         for block in (block for column in band["columns"] for block in column["blocks"]):
             _hard(rng, block["lettering"])
+            _hollow(lines, block["lettering"])
     return read_site(plain, shipped_fonts().names())
 
 

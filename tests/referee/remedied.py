@@ -97,12 +97,10 @@ class Kept:
 
 
 def search_of(reader: Reader, sample: Sample) -> Remedies | None:
-    """The search for ways out of a sample's worst words; None where none fall short that can be measured there."""
+    """The search for ways out of a sample's worst words; None where none fall short."""
     site, page = sample.site, sample.site.pages[0]
-    for block in short_blocks(reader, site, page):
-        if not block.lettering.hollow:
-            return Remedies(reader, site, page, block, colours_of(sample))
-    return None
+    short = short_blocks(reader, site, page)
+    return Remedies(reader, site, page, short[0], colours_of(sample)) if short else None
 
 
 def reader_of(sample: Sample, book: FontBook) -> Reader:
