@@ -9,7 +9,7 @@ import os
 import signal
 import sys
 from collections.abc import Iterator
-from contextlib import contextmanager, suppress
+from contextlib import contextmanager
 
 _CTRL_C = frozenset({signal.SIGINT})
 
@@ -66,9 +66,8 @@ def never_first() -> Iterator[None]:
         _SYSTEM.capset(ctypes.byref(whose), own)
 
 
-def only_when_idle() -> None:
-    """From now on this thread, and those that it starts, work when nothing else wants the processors (SCHED_IDLE of
-    Linux; elsewhere as before)."""
+def stand_back(by: int) -> None:
+    """From now on this thread, and those that it starts, get less of the processors where others want them, by so many
+    steps of nice(2); the rest of the process stays as it is, which is so on Linux alone."""
     if sys.platform.startswith("linux"):
-        with suppress(OSError):
-            os.sched_setscheduler(0, os.SCHED_IDLE, os.sched_param(0))
+        os.nice(by)

@@ -19,7 +19,7 @@ from .wire import BrokenWireError, Message, receive, send
 log = logging.getLogger("garnetfern")
 START_SECONDS = 60.0
 BEHIND = 6
-"""What gets only the time that nobody else wants may take so many times as long."""
+"""What stands back behind all others may take so many times as long."""
 
 
 class RoomError(GarnetfernError):

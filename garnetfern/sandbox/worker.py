@@ -10,8 +10,12 @@ import sys
 from concurrent.futures import ThreadPoolExecutor
 from typing import Any
 
-from ..core.processes import only_when_idle
+from ..core.processes import stand_back
 from . import walls
+
+AFTER, BEHIND = 5, 7
+"""How much nicer work is than the application, and how much nicer again what nobody waits for: beside others that want
+all of the processors a third, and a fifteenth."""
 
 
 def _carry_out(header: dict[str, Any], blobs: list[bytes]) -> tuple[dict[str, Any], list[bytes]]:
@@ -33,10 +37,10 @@ def _carry_out(header: dict[str, Any], blobs: list[bytes]) -> tuple[dict[str, An
 
 def _in_its_turn(header: dict[str, Any], blobs: list[bytes]) -> tuple[dict[str, Any], list[bytes]]:
     """Work that somebody waits for at once; what is done in the background (a film is coded by two threads), by a
-    thread that gets only what nobody else wants: this process goes on to what people wait for afterwards."""
+    thread that stands back: this process goes on to what people wait for afterwards."""
     if header.get("hurry", True):
         return _carry_out(header, blobs)
-    with ThreadPoolExecutor(1, initializer=only_when_idle) as behind:
+    with ThreadPoolExecutor(1, initializer=stand_back, initargs=(BEHIND,)) as behind:
         return behind.submit(_carry_out, header, blobs).result()
 
 
@@ -49,7 +53,7 @@ def main(number: int) -> None:
 
     warm()
     # somebody may wait for it to be ready; work is done behind the application's own
-    os.nice(10)
+    os.nice(AFTER)
     gc.freeze()
     walls.bounded()
     files = walls.no_files()

@@ -7,7 +7,7 @@ from concurrent.futures import ThreadPoolExecutor
 
 import pytest
 
-from garnetfern.core.processes import begun_unheard, never_first, only_when_idle
+from garnetfern.core.processes import begun_unheard, never_first, stand_back
 
 BUSY = "import signal, time; print(signal.SIGINT in signal.pthread_sigmask(signal.SIG_BLOCK, []), flush=True); {}"
 
@@ -46,10 +46,6 @@ def test_another_thread_leaves_the_mask_of_this_one():
     assert signal.SIGINT not in signal.pthread_sigmask(signal.SIG_BLOCK, [])
 
 
-def policy():
-    return os.sched_getscheduler(0)
-
-
 @pytest.fixture
 def behind():
     """Carries a call out in a thread of its own: what is done to it ends with it."""
@@ -78,15 +74,18 @@ def test_what_is_never_first_cannot_make_itself_real_time_and_the_rest_may_what_
     assert after == before
 
 
-@pytest.mark.skipif(not sys.platform.startswith("linux"), reason="policies of Linux")
-def test_what_works_when_idle_starts_others_that_do_so_too_and_leaves_its_process_as_it_was(behind):
+@pytest.mark.skipif(not sys.platform.startswith("linux"), reason="threads of Linux")
+def test_a_thread_that_stands_back_starts_others_that_do_so_too_and_leaves_its_process_as_it_was(behind):
+    def niceness():
+        return os.getpriority(os.PRIO_PROCESS, threading.get_native_id())
+
     def both():
-        only_when_idle()
-        own = threading.Thread(target=lambda: found.append(policy()))
+        stand_back(3)
+        own = threading.Thread(target=lambda: found.append(niceness()))
         own.start()
         own.join()
-        return policy()
+        return niceness()
 
-    found = []
-    assert (behind(both), found) == (os.SCHED_IDLE, [os.SCHED_IDLE])
-    assert policy() != os.SCHED_IDLE
+    before, found = niceness(), []
+    assert (behind(both), found) == (before + 3, [before + 3])
+    assert niceness() == before

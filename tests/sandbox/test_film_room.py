@@ -17,6 +17,7 @@ from garnetfern.core.errors import PictureError
 from garnetfern.core.film import Reel
 from garnetfern.core.resolve.film import Cut
 from garnetfern.sandbox import Room
+from garnetfern.sandbox.worker import AFTER, BEHIND
 from tests.conftest import jpeg
 from tests.films import film, film_of
 
@@ -153,20 +154,25 @@ def _is_ours(process):
     return "garnetfern.sandbox.worker" in said and int(parent) == os.getpid()
 
 
-def _policies(threads="*"):
-    """By which policies of Linux threads of our workers get their time (proc(5), the 41st field of stat)."""
+def _turns(threads="*"):
+    """How nice threads of our workers are to others, and by which policy they get their time (proc(5): the 19th and the
+    41st field of stat)."""
     ours = filter(_is_ours, map(int, filter(str.isdigit, os.listdir("/proc"))))
     stats = (stat for one in ours for stat in Path(f"/proc/{one}/task").glob(f"{threads or one}/stat"))
-    return {int(stat.read_text().rsplit(")", 1)[1].split()[38]) for stat in stats}
+    fields = [stat.read_text().rsplit(")", 1)[1].split() for stat in stats]
+    return {(int(found[16]), int(found[38])) for found in fields}
 
 
-@pytest.mark.skipif(not sys.platform.startswith("linux"), reason="policies of Linux")
+@pytest.mark.skipif(not sys.platform.startswith("linux"), reason="threads of Linux")
 @pytest.mark.parametrize("codec", ["av1", "h264"])
-def test_a_film_is_coded_in_time_that_nobody_else_wants_and_what_people_wait_for_is_not(room, long_film, codec):
+def test_a_film_is_coded_behind_what_people_wait_for(room, long_film, codec):
+    own = os.getpriority(os.PRIO_PROCESS, 0)
+    work, behind = (own + AFTER, os.SCHED_OTHER), (own + AFTER + BEHIND, os.SCHED_OTHER)
     seen = set()
-    assert room.films.code(*long_film, codec, lambda _: seen.update(_policies())).data
-    assert seen == {os.SCHED_OTHER, os.SCHED_IDLE}
-    assert _policies(threads="") == {os.SCHED_OTHER}  # of those that began: they take up what comes next
+    assert room.films.code(*long_film, codec, lambda _: seen.update(_turns())).data
+    assert behind in seen
+    assert seen <= {work, behind, (own, os.SCHED_OTHER)}  # the last: helpers that were there before it was ready
+    assert _turns(threads="") == {work}  # of those that began: they take up what comes next
 
 
 def test_a_task_that_takes_too_long_is_ended(room, long_film, monkeypatch):

@@ -11,7 +11,7 @@ from .decode import load, sniff
 from .vector import svg_image
 
 QUALITY = 82
-EFFORT = 3
+EFFORT = 2
 
 
 def encode_rendition(original: bytes, rendition: Rendition) -> bytes:
