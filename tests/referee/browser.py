@@ -97,7 +97,8 @@ Part = tuple[int, int, int, int]
 """Left, top, width and height of a part of a page, px."""
 EAGER = """() => Promise.all([...document.images].map((i) => { i.loading = 'eager'; return i.decode(); }))"""
 HIDDEN = ".gf-words { color: transparent !important; } div.gf-control { display: none !important; }"
-INK_ONLY = """* { background: none !important; } .gf-layer { display: none; }
+# what is not displayed at all would begin to move anew afterwards
+INK_ONLY = """* { background: none !important; } .gf-layer { visibility: hidden !important; }
 div.gf-control { display: none !important; } html { background: white !important; }
 .gf-behind { border-color: transparent !important; box-shadow: none !important; }
 .gf-words { color: transparent !important; text-shadow: none !important; -webkit-text-stroke: 0 !important;

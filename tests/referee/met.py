@@ -98,8 +98,8 @@ def seen_ratio(opened: Opened, block: str, sight: tuple[float, float] | None = N
     k = opened.density
     moved = [[c, k * (x - part[0]), k * (y - part[1]), k * w, k * h] for c, x, y, w, h in letters]
     front = opened.front(block, found.fill, part) if found.covered else None
-    inks = opened.ink(block, part)
-    ratios = letter_ratios(opened.ground(block, part), inks, moved, k * found.size, found.fill, front, k)
+    ground, inks = opened.ground(block, part), opened.ink(block, part)
+    ratios = letter_ratios(ground, inks, moved, k * found.size, found.fill, front, k)
     return min((ratio for _, ratio in ratios), default=None)
 
 

@@ -44,6 +44,25 @@ def test_every_kind_with_its_options_agrees(browser, kind, stack, viewport):
             assert agreement.worst <= 1, agreement
 
 
+WEIGHED = {
+    "scaled": {"size": "cover"},
+    "brighter": {"size": "cover", "filter": {"brightness": 1.079}},
+    "less contrast, fewer colours": {"size": "cover", "filter": {"contrast": 0.8, "saturate": 0.6}},
+    "as it is": {"size": "natural", "position": {"across": "20px", "down": "10px"}},
+    "as it is, half a px aside": {"size": "natural", "position": {"across": "20.5px", "down": "10px"}},
+    "as it is, cut": {"size": "natural", "position": {"across": "-20px", "down": "10px"}},
+    "as it is, in tiles": {"size": "natural", "repeat": ["repeat", "repeat"]},
+}
+
+
+@pytest.mark.parametrize("opacity", [0.36, 0.5, 0.73])
+def test_a_picture_at_an_opacity_is_weighed_as_the_browser_weighs_it(browser, opacity):
+    made = [{"kind": "image", "asset": "picture", "opacity": opacity, **more} for more in WEIGHED.values()]
+    file = page_with([{"base": "#f4efe4", "layers": [layer]} for layer in made])
+    for agreement in bands_beside(browser, file, list(WEIGHED), (701, 700)):
+        assert agreement.mean <= 0.02, agreement
+
+
 @pytest.mark.parametrize("stack", sampled(list(STACKS), 1))
 def test_every_blend_mode_agrees_over_opaque_and_translucent_stacks(browser, stack):
     file, names = blends_page(list(get_args(BlendMode)), stack)
