@@ -1,6 +1,7 @@
 """Sites of many pages over photographs, checked from the command line: what the processors do for it, and how much
 memory it takes at its most."""
 
+import io
 import os
 import subprocess
 import sys
@@ -20,15 +21,16 @@ PHOTOGRAPHS = 18
 TEXT = "Opens at ten on Saturdays. Bring boots, and something to write with: the reading room is cold until noon."
 
 
-def _photographs(folder: Path) -> list[bytes]:
+def _mirrored(data: bytes) -> bytes:
+    out = io.BytesIO()
+    with Image.open(io.BytesIO(data)) as image:
+        ImageOps.mirror(image).save(out, "JPEG", quality=90)
+    return out.getvalue()
+
+
+def _photographs() -> list[bytes]:
     found = [photograph(name) for name in FILES]
-    for n, data in enumerate(found[: PHOTOGRAPHS - len(FILES)]):
-        file = folder / f"{n}.jpg"
-        file.write_bytes(data)
-        with Image.open(file) as image:
-            ImageOps.mirror(image).save(file, "JPEG", quality=90)
-        found.append(file.read_bytes())
-    return found
+    return [*found, *map(_mirrored, found[: PHOTOGRAPHS - len(FILES)])]
 
 
 def _blocks() -> list[dict[str, Any]]:
@@ -71,7 +73,7 @@ def measure() -> list[str]:
     lines = ["| complete check from the command line, pictures decoded, fit included | CPU | memory | wanted |"]
     lines.append("|---|---|---|---|")
     with tempfile.TemporaryDirectory() as folder:
-        photographs = _photographs(Path(folder))
+        photographs = _photographs()
         for pages, wanted in ((18, "8 s"), (40, "600 MB")):
             file = Path(folder) / f"{pages}.zip"
             file.write_bytes(pack_site_file(site_of(pages, photographs)))

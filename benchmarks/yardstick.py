@@ -23,7 +23,7 @@ def _arrays(picture: np.ndarray[tuple[int, ...], np.dtype[np.float32]]) -> float
 
 
 def yardstick() -> float:
-    """Milliseconds of the same work each time, half of it Python's own and half of it in arrays: the middle of five."""
+    """Milliseconds of the same work each time, some of it Python's own and some in arrays: the middle of five."""
     picture = np.random.default_rng(1).random((900, 900), dtype=np.float32)
     found = []
     for _ in range(TIMES):

@@ -18,7 +18,7 @@ from .wire import BrokenWireError, Message, receive, send
 
 log = logging.getLogger("garnetfern")
 START_SECONDS = 60.0
-BEHIND = 6
+PATIENCE = 6
 """What stands back behind all others may take so many times as long."""
 
 
@@ -59,7 +59,7 @@ class Asked:
     @property
     def patience(self) -> float:
         """How long it is waited for, s."""
-        return self.seconds * (1 if self.hurry else BEHIND)
+        return self.seconds * (1 if self.hurry else PATIENCE)
 
 
 class Worker:

@@ -38,7 +38,7 @@ def _carry_out(header: dict[str, Any], blobs: list[bytes]) -> tuple[dict[str, An
 def _in_its_turn(header: dict[str, Any], blobs: list[bytes]) -> tuple[dict[str, Any], list[bytes]]:
     """Work that somebody waits for at once; what is done in the background (a film is coded by two threads), by a
     thread that stands back: this process goes on to what people wait for afterwards."""
-    if header.get("hurry", True):
+    if header["hurry"]:
         return _carry_out(header, blobs)
     with ThreadPoolExecutor(1, initializer=stand_back, initargs=(BEHIND,)) as behind:
         return behind.submit(_carry_out, header, blobs).result()

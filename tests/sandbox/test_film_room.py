@@ -154,11 +154,11 @@ def _is_ours(process):
     return "garnetfern.sandbox.worker" in said and int(parent) == os.getpid()
 
 
-def _turns(threads="*"):
-    """How nice threads of our workers are to others, and by which policy they get their time (proc(5): the 19th and the
-    41st field of stat)."""
+def _turns(first=False):
+    """How nice threads of our workers (`first`: those that they began with) are to others, and by which policy they get
+    their time (proc(5): the 19th and the 41st field of stat)."""
     ours = filter(_is_ours, map(int, filter(str.isdigit, os.listdir("/proc"))))
-    stats = (stat for one in ours for stat in Path(f"/proc/{one}/task").glob(f"{threads or one}/stat"))
+    stats = (stat for one in ours for stat in Path(f"/proc/{one}/task").glob(f"{one if first else '*'}/stat"))
     fields = [stat.read_text().rsplit(")", 1)[1].split() for stat in stats]
     return {(int(found[16]), int(found[38])) for found in fields}
 
@@ -172,7 +172,7 @@ def test_a_film_is_coded_behind_what_people_wait_for(room, long_film, codec):
     assert room.films.code(*long_film, codec, lambda _: seen.update(_turns())).data
     assert behind in seen
     assert seen <= {work, behind, (own, os.SCHED_OTHER)}  # the last: helpers that were there before it was ready
-    assert _turns(threads="") == {work}  # of those that began: they take up what comes next
+    assert _turns(first=True) == {work}  # of those that began: they take up what comes next
 
 
 def test_a_task_that_takes_too_long_is_ended(room, long_film, monkeypatch):

@@ -26,15 +26,14 @@ def _over_image(below: Bytes, pixels: Bytes, opacity: float) -> Bytes:
     return above[pixels] + rest[below]
 
 
-def _over_layer(below: Bytes, layer: Bytes, opacity: float) -> Bytes:
-    """A layer of its own, premultiplied RGBA, at an opacity over others in eight bits: both are weighed before the sum
-    is rounded downwards, unlike where a picture is laid straight onto others."""
+def _over_layer(below: Bytes, colour: Bytes, alpha: NDArray[np.uint32] | np.uint32, opacity: float) -> Bytes:
+    """A layer of its own, premultiplied, at an opacity over others in eight bits: both are weighed before the sum is
+    rounded downwards, unlike where a picture is laid straight onto others."""
     scale = int(opacity * 255 + 0.5) + 1
-    colour, alpha = layer[..., :3].astype(np.uint16), layer[..., 3:].astype(np.uint32)
     if scale > 255:
         rest = (256 - alpha).astype(np.uint16)
         return np.minimum(colour + (below * rest >> 8), 255).astype(np.uint8)
-    left = 0xFFFF - alpha * scale
+    left = 0xFFFF - alpha * np.uint32(scale)
     rest = ((left + (left >> 8)) >> 8).astype(np.uint16)
     return np.asarray((colour * np.uint16(scale) + below * rest) >> 8, dtype=np.uint8)
 
@@ -131,13 +130,8 @@ def _layer(pixels: Pixels) -> Bytes:
 def _as_it_is(sheet: ImageSheet) -> bool:
     """Whether all of the picture is seen once, px by px: the browser copies it then like a layer."""
     tile, file = sheet.tile, sheet.rendition
-    size = (tile.width, tile.height) == (file.width, file.height)
-    return size and tile.x % 1 == 0 and tile.y % 1 == 0 and _axis_spans_tile(sheet, 0) and _axis_spans_tile(sheet, 1)
-
-
-def _axis_spans_tile(sheet: ImageSheet, axis: int) -> bool:
-    tile = (sheet.tile.y, sheet.tile.bottom) if axis else (sheet.tile.x, sheet.tile.right)
-    return _axis_span(sheet, axis) == tile
+    whole = (tile.width, tile.height) == (file.width, file.height) and tile.x % 1 == 0 and tile.y % 1 == 0
+    return whole and span(sheet) == tile
 
 
 def over(below: Bytes, sheet: ImageSheet, part: Region, pictures: Sampler) -> Bytes:
@@ -145,7 +139,7 @@ def over(below: Bytes, sheet: ImageSheet, part: Region, pictures: Sampler) -> By
     if sheet.filter != PLAIN:
         key = (sheet.rendition, sheet.tile, sheet.period, sheet.filter, part)
         layer = pictures.kept("filtered", key, lambda: _layer(source(sheet, part, pictures)), part[2] * part[3])
-        return _over_layer(below, layer, sheet.opacity)
+        return _over_layer(below, layer[..., :3], layer[..., 3:].astype(np.uint32), sheet.opacity)
     if _has_gaps(sheet):
         tiles = pictures.spaced(sheet, part).astype(np.float32) * np.float32(sheet.opacity)
         mixed = below * (1 - tiles[..., 3:] / np.float32(255)) + tiles[..., :3]
@@ -154,8 +148,7 @@ def over(below: Bytes, sheet: ImageSheet, part: Region, pictures: Sampler) -> By
     if sampled.shape[2] == 4:
         return _over_translucent(below, sampled, sheet.opacity)
     if sheet.opacity < 1 and _as_it_is(sheet):
-        whole = np.full((*sampled.shape[:2], 1), 255, dtype=np.uint8)
-        return _over_layer(below, np.concatenate([sampled, whole], axis=2), sheet.opacity)
+        return _over_layer(below, sampled, np.uint32(255), sheet.opacity)
     return laid(below, sampled, sheet.opacity)
 
 
