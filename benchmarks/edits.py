@@ -13,9 +13,9 @@ from garnetfern.cli import start_site
 from garnetfern.demo import FERN_HOUSE
 from tests.referee.browser import CHROMIUM
 
+from .quiet import at_rest
+
 EDITS = 80
-REST = 300
-"""So many seconds are given to what is done in the background."""
 SETTINGS = "section[aria-label^='Settings of']"
 WATCH = """() => {
   const plain = window.fetch;
@@ -77,16 +77,6 @@ def percentile(values: list[float], share: float) -> float:
 Times = tuple[list[float], list[float]]
 
 
-def _at_rest(page: Page, address: str) -> None:
-    """Wait until nothing is at work in the background: a new site's film is coded first."""
-    for _ in range(REST):
-        page.wait_for_timeout(1000)
-        jobs = page.request.get(f"{address}of/{FERN_HOUSE}/api/work").json()
-        if jobs and all(job["state"] == "done" for job in jobs):
-            return
-    raise TimeoutError(f"something is at work for {REST} seconds")
-
-
 def _strength(n: int) -> tuple[str, str]:
     value = 21 + (n * 7) % 68
     value += value % 10 == 0
@@ -141,7 +131,7 @@ def measure() -> list[str]:
         page.add_init_script(f"({WATCH})()")
         page.goto(f"{running.address}?site={FERN_HOUSE}")
         page.get_by_role("button", name="Make it").wait_for(timeout=60_000)
-        _at_rest(page, running.address)
+        at_rest(page, running.address)
         pulled = _edited(page, f"{SETTINGS} input[type=range]", _strength)
         page.keyboard.press("Escape")
         page.reload()

@@ -11,6 +11,7 @@ from playwright.sync_api import FilePayload, Page, sync_playwright
 HOUSE = Path(__file__).resolve().parent.parent
 sys.path.insert(0, str(HOUSE))
 
+from benchmarks.quiet import at_rest  # noqa: E402
 from garnetfern.api.local import run_locally  # noqa: E402
 from garnetfern.cli import start_site  # noqa: E402
 from garnetfern.demo import FERN_HOUSE  # noqa: E402
@@ -231,6 +232,7 @@ def main() -> None:
             page = browser.new_context(viewport=SIZE, color_scheme=scheme).new_page()  # type: ignore[arg-type]
             page.goto(f"{running.address}?site={FERN_HOUSE}")
             page.get_by_role("button", name="Make it").wait_for(timeout=60_000)
+            at_rest(page, running.address)
             for name, prepare in SHOTS.items() if scheme == "light" else [("other-eyes", _eyes)]:
                 if not wanted(name):
                     continue
