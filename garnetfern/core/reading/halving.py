@@ -11,8 +11,13 @@ FINEST = 1 / 512
 
 
 def least_at(value: Callable[[float], float]) -> float:
-    """The share of the way, 0..1, at which a value is least: looked at in even parts, then halved round the least until
-    its neighbours are within STEADY of it."""
+    """The share of the way, 0..1, at which a value is least."""
+    return lowest(value, 1)[0]
+
+
+def lowest(value: Callable[[float], float], count: int) -> list[float]:
+    """So many shares of the way, 0..1, at which a value is lowest, the least first: it is looked at in even parts, then
+    halved round the least until its neighbours are within STEADY of it."""
     step = 1 / FIRST
     known = {n * step: value(n * step) for n in range(FIRST + 1)}
     best = min(known, key=lambda share: known[share])
@@ -26,4 +31,4 @@ def least_at(value: Callable[[float], float]) -> float:
         calm = all(math.isinf(known[share]) or known[share] <= known[best] * (1 + STEADY) for share in near)
         # twice in turn: two looks can lie alike on both sides of the least
         steady = steady + 1 if calm and before <= known[best] * (1 + STEADY) else 0
-    return best
+    return sorted(known, key=lambda share: known[share])[:count]

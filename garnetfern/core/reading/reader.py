@@ -16,10 +16,11 @@ from ..resolve.met import Met
 from ..resolve.moment import Moment
 from ..resolve.page import resolve_page
 from ..resolve.records import BlockRecord, PageRecord
+from .fade import MOMENTS, SURE, Fade, fades
 from .flat import flat_ratio
 from .graphics import graphic_readings
 from .ground import Around, Ground, Keep, Painter, all_sheets, around
-from .halving import least_at
+from .halving import least_at, lowest
 from .kinds import AT_HAND
 from .letters import Reading, judge, unread, worst_ratio
 from .ligatures import single_letters
@@ -126,13 +127,41 @@ class Reader:
     def worst_of(self, met: Met, block_id: str, situation: Situation) -> Situation:
         """The moment of a change at which a block fares worst, as a situation of its own."""
 
+        def there(share: float) -> tuple[PageRecord, BlockRecord | None]:
+            record = met.at(situation.on_the_way(share).moment)
+            return record, next((b for b in record.blocks() if b.id == block_id), None)
+
         def far(share: float) -> float:
-            there = met.at(situation.on_the_way(share).moment)
-            words = next((b for b in there.blocks() if b.id == block_id), None)
-            ratio = self.ratio(there, words) if words is not None else None
+            record, words = there(share)
+            ratio = self.ratio(record, words) if words is not None else None
             return math.inf if ratio is None else ratio
 
-        return situation.on_the_way(least_at(far))
+        likely = self._of_a_fade([there(share) for share in MOMENTS])
+        return situation.on_the_way(min(likely, key=far) if likely else least_at(far))
+
+    def _of_a_fade(self, moments: list[tuple[PageRecord, BlockRecord | None]]) -> list[float]:
+        """Shares of a change at which words may fare worst, found without painting what lies in between; none where it
+        is no change of that kind. `moments`: the page and the words at MOMENTS of it."""
+        record, words = moments[0]
+        if words is None or any(other != words for _, other in moments):
+            return []
+        plan = self.plan(words)
+        grounds = [around(page, words, Box(*plan.region), all_sheets) for page, _ in moments] if plan.count else []
+        if not grounds or plan.faint or grounds[0].moves or not fades(grounds):
+            return []
+        first, last = grounds[0], grounds[-1]
+
+        def likely() -> list[float]:
+            fade = Fade(self._ground(record, words, plan, first), self._ground(record, words, plan, last))
+
+            def far(share: float) -> float:
+                self.pause()
+                ratio = worst_ratio(words, plan, fade.at(share))
+                return math.inf if ratio is None else ratio
+
+            return lowest(far, SURE)
+
+        return self.cache.get("fade", (words, first, last, record.base), likely)
 
     def _along(self, met: Met, block_id: str, situation: Situation, level: Requirement) -> Reading | None:
         """The reading of a block where the page is scrolled to its worst."""

@@ -38,6 +38,10 @@ class Sheet:
         """Its colour, where it is one colour all over its box."""
         return None
 
+    def shares(self) -> "dict[Sheet, float]":
+        """What it is mixed of, each with its share 0..1."""
+        return {self: 1.0}
+
     def pictures(self) -> tuple["ImageSheet", ...]:
         """The pictures that it is made of, lowest first; they are there only once they have come."""
         return ()
@@ -143,6 +147,10 @@ class MixedSheet(Sheet):
     of something that is not there."""
 
     parts: tuple[tuple[Sheet, float], ...]
+
+    def shares(self) -> dict[Sheet, float]:
+        """Those of its parts."""
+        return dict(self.parts)
 
     def pictures(self) -> tuple["ImageSheet", ...]:
         """Those of all parts."""
