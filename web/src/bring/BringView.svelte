@@ -60,7 +60,7 @@
   }
 </script>
 
-<main class="bring">
+<main class="bring foot-room">
   <section aria-labelledby="bring-in" class="given">
     <h2 id="bring-in" class="display-face text-head">Bring in</h2>
     <p>

@@ -65,7 +65,7 @@
   }
 </script>
 
-<main class="calendar">
+<main class="calendar foot-room">
   <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
     <h2 class="display-face text-head">Calendar</h2>
     <p role="status" class="min-w-[min(100%,230px)] flex-1">

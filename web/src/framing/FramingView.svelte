@@ -128,7 +128,7 @@
     {/if}
   </section>
 
-  <section aria-label="Windows and parts" class="flex min-h-0 flex-col gap-3 overflow-y-auto pb-4">
+  <section aria-label="Windows and parts" class="foot-room flex min-h-0 flex-col gap-3 overflow-y-auto pb-4">
     {#if layer && asset && own}
       <div class="flex flex-wrap gap-2">
         <button

@@ -58,7 +58,7 @@
 <p class="verdict text-small" class:text-warning={row?.short} class:text-success={row?.good}>
   {row?.sentence ?? 'Reading …'}
 </p>
-<div class="flex items-center gap-2 text-small">
+<div class="flex min-h-7 items-center gap-2 text-small">
   {#if number === 0}
     <span class="muted py-1" title="The first page is what visitors see who ask for the site"
       >index.html, the first</span

@@ -28,7 +28,7 @@
   const again = () => void releases.look(doc.revision);
 </script>
 
-<main class="release">
+<main class="release foot-room">
   <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
     <h2 class="display-face text-head">Release</h2>
     <p role="status" class="min-w-0 flex-1">

@@ -82,7 +82,7 @@
 </script>
 
 <main class="schemes">
-  <section class="flex min-h-0 flex-col gap-2 overflow-y-auto" aria-label="Schemes">
+  <section class="foot-room flex min-h-0 flex-col gap-2 overflow-y-auto" aria-label="Schemes">
     <h2 class="display-face text-head">Schemes</h2>
     <p class="muted text-small">
       Each moves every colour of the site to its own hues; how light a colour is stays, so that what can be

@@ -30,7 +30,7 @@
   }
 </script>
 
-<section aria-label="The chosen picture" class="flex min-h-0 flex-col gap-3 overflow-y-auto pb-3">
+<section aria-label="The chosen picture" class="foot-room flex min-h-0 flex-col gap-3 overflow-y-auto pb-3">
   {#if picture && asset}
     <div>
       <h3 class="display-face text-title [overflow-wrap:anywhere]">{picture.name}</h3>

@@ -53,7 +53,7 @@
   }
 </script>
 
-<div class="min-h-0 flex-1 overflow-y-auto pb-4">
+<div class="foot-room min-h-0 flex-1 overflow-y-auto pb-4">
   {#if failed}
     <p role="alert" class="empty text-error">
       {failed}

@@ -41,7 +41,7 @@
     void edits.keep(take({ list, item }), `Remove ${name} from the shelf`);
 </script>
 
-<div class="min-h-0 flex-1 overflow-y-auto">
+<div class="foot-room min-h-0 flex-1 overflow-y-auto">
   <div class="flex items-center gap-4 pb-1">
     <h3 class="display-face text-title">Looks</h3>
     <label class="quiet act cursor-pointer">

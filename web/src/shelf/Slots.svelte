@@ -72,7 +72,7 @@
 </script>
 
 <div class="slots">
-  <section aria-label="Slots" class="flex min-h-0 flex-col gap-2 overflow-y-auto">
+  <section aria-label="Slots" class="foot-room flex min-h-0 flex-col gap-2 overflow-y-auto">
     {#if slots.length === 0}
       <p>
         No slot yet. A slot is a place that takes pictures of one exact size, like a newsletter head of 600 ×
@@ -142,7 +142,7 @@
     {/if}
   </section>
 
-  <section aria-label="Pictures for the slot" class="min-h-0 overflow-y-auto">
+  <section aria-label="Pictures for the slot" class="foot-room min-h-0 overflow-y-auto">
     {#each rows as row (row.asset)}
       {@const own = name(row.asset)}
       {#if own}

@@ -49,7 +49,7 @@
   }
 </script>
 
-<main class="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto px-6 py-3">
+<main class="foot-room flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto px-6 py-3">
   <div class="flex flex-wrap items-center gap-x-6 gap-y-1">
     <h2 class="display-face text-head">Situations</h2>
     <p role="status" class="font-semibold {shown && !shown.good ? 'text-warning' : 'text-success'}">

@@ -48,7 +48,7 @@
 </script>
 
 <main
-  class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_380px] content-start gap-8 overflow-y-auto px-6 py-4 max-[900px]:grid-cols-1"
+  class="foot-room grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_380px] content-start gap-8 overflow-y-auto px-6 py-4 max-[900px]:grid-cols-1"
 >
   <div class="flex min-w-0 flex-col">
     <Ways known={() => (written = true)} save={download} />
