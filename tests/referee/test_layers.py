@@ -27,8 +27,9 @@ SMOOTH = ("colour", "edge", "gradient")
 """Kinds whose pixels must agree to one level; where two edges meet the browser lays masks over one another."""
 HARD = ("repeating", "rings")
 """Gradients that jump: a px on the edge may fall on the other side of it."""
-FIGURES = 4.0
-"""Figures of a pattern a few px wide: the browser's raster snaps edges to quarters of a px, ours counts exactly."""
+FIGURES = 1.5
+"""Figures of a pattern a few px wide: edges are taken to quarters of a px as the browser takes them, curves of the
+third degree and parallels of strokes only nearly so."""
 ON_STACKS = [(k, *on) for k in SAMPLES for on in (("on a colour", (1283, 700)), ("on a picture", (411, 700)))]
 
 

@@ -35,7 +35,7 @@ def _turned(tile: Pixels, sheet: PatternSheet, part: Region) -> Pixels:
 
 def cover(sheet: PatternSheet, part: Region, kept: Keep = anew) -> Pixels:
     """How much of each pixel the figures cover."""
-    tile = coverage(sheet.svg, *sheet.size, kept)
+    tile = coverage(sheet.svg, *sheet.size, kept, alone=True)
     whole = sheet.turn % 360 == 0 and all(float(o).is_integer() for o in sheet.origin)
     if whole:
         return _straight(tile, int(sheet.box.x + sheet.origin[0]), int(sheet.box.y + sheet.origin[1]), part)
