@@ -7,8 +7,8 @@ from typing import Protocol, TypeVar
 from ..document import Page
 
 FINE = 0.002
-ROUNDED = 1.005
-"""To spare everywhere: browsers round to whole levels layer by layer."""
+ROUNDED = 1.0125
+"""To spare everywhere: browsers round to whole levels layer by layer, and letters are a little other at their rims."""
 APPROXIMATE = 1.025
 """To spare where browsers blur and blend by approximation: what they paint differs by so much at the most."""
 Make = Callable[[float], Page]
