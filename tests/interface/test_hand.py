@@ -2,7 +2,7 @@
 
 import re
 
-from playwright.sync_api import Page, Request, Route, expect
+from playwright.sync_api import Page, Request, expect
 
 from .test_the_job import frame
 
@@ -216,19 +216,6 @@ def test_a_page_that_arrives_late_does_not_take_the_focus_from_what_is_typed(ben
     expect(bench.frame_locator("iframe[title$='in place']").locator("h1")).to_be_visible()
     expect(width).to_be_focused()
     expect(width).to_have_value("600")
-
-
-def test_a_view_that_is_pressed_before_the_site_is_there_is_gone_to(bench: Page):
-    waiting: list[Route] = []
-    bench.route("**/api/state", lambda route: waiting.append(route))
-    bench.reload(wait_until="commit")
-    bench.get_by_role("button", name="Shelf", exact=True).click()
-    expect(bench.get_by_text("Fetching the site")).to_be_visible()
-    waiting[-1].continue_()
-    expect(bench.get_by_role("tab", name="Picture loan")).to_be_visible()
-    expect(bench).to_have_url(re.compile("view=shelf"))
-    bench.go_back()
-    expect(bench.get_by_role("heading", name="Build-up")).to_be_visible()
 
 
 def test_nothing_that_is_reached_lies_beneath_the_work_under_way(bench: Page):

@@ -35,18 +35,12 @@
     take: () => import('./takeaway/TakeAway.svelte'),
   };
 
-  let addressed = false;
-
-  /** The site is there: go where the address says, and keep it true from then on. */
-  function there(): void {
-    if (!addressed) keepAddress(bench);
-    addressed = true;
-  }
-
   async function begin(): Promise<void> {
     failed = false;
-    failed = !(await start(bench, there));
-    if (!failed) ends.push(listen(bench));
+    failed = !(await start(bench));
+    if (failed) return;
+    keepAddress(bench);
+    ends.push(listen(bench));
   }
 
   $effect(() => {

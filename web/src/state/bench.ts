@@ -107,9 +107,7 @@ export async function followFonts(doc: Doc): Promise<void> {
 }
 
 /** Fetch the site and what ships, and choose what is worked on first. */
-export async function start(bench: Bench, there: () => void): Promise<boolean> {
-  const { doc, edits, place, selection, notices } = bench;
-  place.view = read(window.location.search).view;
+export async function start({ doc, edits, selection, notices }: Bench): Promise<boolean> {
   try {
     await findSite(notices);
     const fonts = client.fonts();
@@ -119,7 +117,6 @@ export async function start(bench: Bench, there: () => void): Promise<boolean> {
     doc.take(state);
     // the page and its readings are asked for now, and do not wait for what the settings need
     selection.restore({});
-    there();
     void edits.missed();
     doc.fonts = await fonts;
     doc.fontsOf = told(doc);

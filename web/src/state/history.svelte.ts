@@ -46,17 +46,9 @@ async function goTo(bench: Bench, address: Address): Promise<void> {
   sight.meet(findings.everyNow?.situations.find((s) => s.id === situation) ?? null);
 }
 
-/** Where to go first: where the address says, unless somebody has pressed a view before the site was there. */
-function first(place: Bench['place'], said: Address): Address {
-  if (place.view === said.view && !place.panel) return said;
-  return { ...said, view: place.view, tab: undefined, item: undefined, panel: place.panel || undefined };
-}
-
 /** Keep the address true to where the bench is, and the bench to the address when the browser goes back or forward. */
 export function keepAddress(bench: Bench): void {
-  const said = read(window.location.search);
-  let at = first(bench.place, said);
-  if (at !== said) window.history.pushState(null, '', window.location.href);
+  let at = read(window.location.search);
   let going = true;
 
   /** Where an address leads is said in full in its own place: Back leads to what was before it. */
